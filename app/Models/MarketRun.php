@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Enums\MarketRunState;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The made-up market being played forward: how far it is to go, and how far it has come.
+ *
+ * @property int            $id
+ * @property int            $user_id
+ * @property string         $label
+ * @property int            $until
+ * @property MarketRunState $state
+ * @property int            $steps_total
+ * @property int            $steps_done
+ * @property string|null    $message
+ */
+class MarketRun extends Model
+{
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['state' => MarketRunState::class];
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Market;
+
+/**
+ * A run of bars in columns, one packed array per field: times in Unix seconds, prices in units of the grid.
+ */
+final readonly class Series
+{
+    /**
+     * @param list<int>    $start
+     * @param list<string> $session
+     * @param list<int>    $open
+     * @param list<int>    $high
+     * @param list<int>    $low
+     * @param list<int>    $close
+     * @param list<int>    $volume
+     */
+    public function __construct(
+        public PriceGrid $grid,
+        public TimeFrame $timeFrame,
+        public array $start,
+        public array $session,
+        public array $open,
+        public array $high,
+        public array $low,
+        public array $close,
+        public array $volume,
+    ) {
+    }
+
+    public function count(): int
+    {
+        return count($this->start);
+    }
+
+    /** The last close in units, null for a series without bars. */
+    public function lastClose(): ?int
+    {
+        return $this->close === [] ? null : $this->close[count($this->close) - 1];
+    }
+
+    /**
+     * Closes in currency, for indicators.
+     *
+     * @return list<float>
+     */
+    public function closes(): array
+    {
+        return $this->floats($this->close);
+    }
+
+    /** @return list<float> */
+    public function highs(): array
+    {
+        return $this->floats($this->high);
+    }
+
+    /** @return list<float> */
+    public function lows(): array
+    {
+        return $this->floats($this->low);
+    }
+
+    /**
+     * @param list<int> $units
+     *
+     * @return list<float>
+     */
+    private function floats(array $units): array
+    {
+        $scale = 10 ** $this->grid->decimals;
+
+        return array_map(static fn (int $price): float => $price / $scale, $units);
+    }
+}

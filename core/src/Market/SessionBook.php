@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Market;
+
+/**
+ * The sessions known to an evaluation: those listed by the calendar and, for a session that is not listed, one that
+ * runs from its first bar's start for 390 minutes.
+ */
+final class SessionBook
+{
+    /** @var array<string, Session> */
+    private array $sessions = [];
+
+    /** @param iterable<Session> $listed */
+    public function __construct(iterable $listed = [])
+    {
+        foreach ($listed as $session) {
+            $this->sessions[$session->date] = $session;
+        }
+    }
+
+    /** The session of a bar; the first bar seen of a session that is not listed opens it. */
+    public function of(string $date, int $firstBarStart): Session
+    {
+        return $this->sessions[$date] ??= new Session($date, $firstBarStart, $firstBarStart + Session::USUAL_MINUTES * 60);
+    }
+
+    /** The close of a session, null if nothing is known of it. */
+    public function closeOf(string $date): ?int
+    {
+        return ($this->sessions[$date] ?? null)?->close;
+    }
+
+    /** When a bar ends: its start plus its time frame, but not past its session's close; a day bar at that close. */
+    public function barEnd(TimeFrame $timeFrame, int $start, string $date): int
+    {
+        $close = $this->of($date, $start)->close;
+        $length = $timeFrame->seconds();
+
+        return $length === null ? $close : min($start + $length, $close);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Outcomes;
+
+use Brick\Math\BigDecimal;
+use Watchpost\Core\Market\PriceGrid;
+
+/** What trading costs: the same for every setup of a record, taken off R and percent, never written into prices. */
+final readonly class Costs
+{
+    /**
+     * @param int        $slippageTicks     ticks lost on each fill or exit that takes the market as it is
+     * @param BigDecimal $commissionPerUnit in currency, on each unit filled and each unit exited
+     */
+    public function __construct(public int $slippageTicks, public BigDecimal $commissionPerUnit)
+    {
+    }
+
+    public static function none(): self
+    {
+        return new self(0, BigDecimal::zero());
+    }
+
+    /** The costs of one unit filled or exited, in units of the grid. */
+    public function perUnit(PriceGrid $grid, bool $slips): BigDecimal
+    {
+        $commission = $this->commissionPerUnit->multipliedBy(10 ** $grid->decimals);
+
+        return $slips ? $commission->plus($this->slippageTicks * $grid->tick) : $commission;
+    }
+}

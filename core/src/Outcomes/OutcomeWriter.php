@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Outcomes;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Watchpost\Core\Market\Instant;
+use Watchpost\Core\Market\SessionBook;
+
+/**
+ * Turns the state of a run into its result. Formulas and rounding: rules.md, Result.
+ */
+final readonly class OutcomeWriter
+{
+    private const R_DECIMALS = 4;
+    private const PERCENT_DECIMALS = 2;
+    private const AVERAGE_EXTRA_DECIMALS = 2;
+
+    /** 1 R, in units. */
+    private BigDecimal $risk;
+
+    public function __construct(private SetupRun $run, private SessionBook $sessions, private int $asOf)
+    {
+        $this->risk = $run->setup->plannedRisk();
+    }
+
+    public function write(): Outcome
+    {
+        $position = $this->run->position;
+        $filled = $position->wasFilled();
+        $status = $this->status();
+        $realised = $position->profit->minus($position->costs);
+        $open = $position->openGainAt($this->run->lastClose ?? 0);
+        $total = $realised->plus($open);
+        $average = $filled ? $position->averageFill() : null;
+        $perUnit = $filled ? $total->dividedBy($position->filled) : null;
+        $sign = $this->run->asPublished->side->sign();
+
+        return new Outcome(
+            status: $status,
+            r: $filled ? $this->inR($total) : null,
+            rRealised: $filled ? $this->inR($realised) : null,
+            rOpen: $filled ? $this->inR($open) : null,
+            percent: $average === null || $perUnit === null ? null : $this->round($perUnit->dividedBy($average->abs())->multipliedBy(100), self::PERCENT_DECIMALS),
+            perUnit: $perUnit === null ? null : $this->run->grid->formatExact($perUnit),
+            averageFill: $average === null ? null : $this->run->grid->formatExact($average->multipliedBy($sign), self::AVERAGE_EXTRA_DECIMALS),
+            filledShare: SetupRun::share($position->filled),
+            // The risk per unit is P over the shares counted in it, and these add up to 1.
+            mfeR: $average === null ? null : $this->inR($this->run->excursion->gainAgainst($average)),
+            maeR: $average === null ? null : $this->inR($this->run->excursion->lossAgainst($average)),
+            sessionsHeld: $filled ? $this->sessionsHeld() : null,
+            firstFillAt: $this->run->firstFillAt === null ? null : Instant::format($this->run->firstFillAt),
+            closedAt: $this->run->closedAt === null || $position->isOpen() ? null : Instant::format($this->run->closedAt),
+            ambiguous: array_filter($this->run->events, static fn (Event $event): bool => $event->assumed) !== [],
+            missedBy: $status === OutcomeStatus::NotTriggered ? $this->missedBy() : null,
+            targetFirst: $this->run->targetFirst,
+            stop: $this->run->price($this->run->stop),
+            events: $this->run->events,
+        );
+    }
+
+    private function status(): OutcomeStatus
+    {
+        return match (true) {
+            $this->run->position->isOpen() => OutcomeStatus::Open,
+            $this->run->position->wasFilled() => OutcomeStatus::Closed,
+            $this->run->isWaiting() => OutcomeStatus::Waiting,
+            $this->run->lastEnd === LegStatus::Cancelled => OutcomeStatus::Cancelled,
+            $this->run->lastEnd === LegStatus::Void => OutcomeStatus::Void,
+            default => OutcomeStatus::NotTriggered,
+        };
+    }
+
+    /** Sessions with bars from that of the first fill to that of the last exit, or to the last finished one. */
+    private function sessionsHeld(): int
+    {
+        $last = $this->run->lastHeldSession;
+        $running = $this->run->position->isOpen() && $last !== null && ($this->sessions->closeOf($last) ?? PHP_INT_MAX) > $this->asOf;
+
+        return $this->run->sessionsSeen - ($running ? 1 : 0);
+    }
+
+    /** @return array{leg: string, price: string, percent: string, session: string}|null */
+    private function missedBy(): ?array
+    {
+        $missed = $this->run->missedBy;
+        if ($missed === null) {
+            return null;
+        }
+        $leg = $this->run->setup->legs[$missed->leg];
+
+        return [
+            'leg' => $leg->name,
+            'price' => $this->run->grid->format($missed->distance),
+            'percent' => $this->round(BigRational::nd($missed->distance * 100, abs($leg->trigger->plannedPrice())), self::PERCENT_DECIMALS),
+            'session' => $missed->session,
+        ];
+    }
+
+    private function inR(BigRational $units): string
+    {
+        return $this->round($units->dividedBy($this->risk), self::R_DECIMALS);
+    }
+
+    private function round(BigRational $value, int $decimals): string
+    {
+        return (string) $value->toScale($decimals, RoundingMode::HALF_UP);
+    }
+}

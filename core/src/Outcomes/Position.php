@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Outcomes;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+
+/**
+ * What has been filled and taken out, as shares of the full size. Prices in units, for a long.
+ */
+final class Position
+{
+    public BigDecimal $filled;
+    public BigDecimal $open;
+    /** Sum over fills of share x price. */
+    private BigDecimal $paid;
+    /** Sum over exits of share x (exit price - average fill at that moment). */
+    public BigRational $profit;
+    public BigDecimal $costs;
+
+    public function __construct()
+    {
+        $this->filled = BigDecimal::zero();
+        $this->open = BigDecimal::zero();
+        $this->paid = BigDecimal::zero();
+        $this->profit = BigRational::zero();
+        $this->costs = BigDecimal::zero();
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->open->isPositive();
+    }
+
+    public function wasFilled(): bool
+    {
+        return $this->filled->isPositive();
+    }
+
+    /** The average of the fills so far, weighted by share; exits do not change it. */
+    public function averageFill(): BigRational
+    {
+        return $this->paid->toBigRational()->dividedBy($this->filled);
+    }
+
+    public function fill(BigDecimal $share, int $price, BigDecimal $costPerUnit): void
+    {
+        $this->filled = $this->filled->plus($share);
+        $this->open = $this->open->plus($share);
+        $this->paid = $this->paid->plus($share->multipliedBy($price));
+        $this->costs = $this->costs->plus($share->multipliedBy($costPerUnit));
+    }
+
+    public function exit(BigDecimal $share, int $price, BigDecimal $costPerUnit): void
+    {
+        $this->open = $this->open->minus($share);
+        $this->profit = $this->profit->plus($this->gainOf($share, $price))->simplified();
+        $this->costs = $this->costs->plus($share->multipliedBy($costPerUnit));
+    }
+
+    /** Gain, in units x share, of the open part at a price. */
+    public function openGainAt(int $price): BigRational
+    {
+        return $this->isOpen() ? $this->gainOf($this->open, $price) : BigRational::zero();
+    }
+
+    private function gainOf(BigDecimal $share, int $price): BigRational
+    {
+        return BigRational::of($price)->minus($this->averageFill())->multipliedBy($share);
+    }
+
+    /** @return list<string> */
+    public function toState(): array
+    {
+        return [(string) $this->filled, (string) $this->open, (string) $this->paid, (string) $this->profit, (string) $this->costs];
+    }
+
+    /** @param list<string> $state */
+    public static function fromState(array $state): self
+    {
+        $position = new self();
+        [$filled, $open, $paid, $profit, $costs] = $state;
+        $position->filled = BigDecimal::of($filled);
+        $position->open = BigDecimal::of($open);
+        $position->paid = BigDecimal::of($paid);
+        $position->profit = BigRational::of($profit);
+        $position->costs = BigDecimal::of($costs);
+
+        return $position;
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Watchpost\Core\Setups;
+
+use Brick\Math\BigDecimal;
+
+/** One staged part of the entry, with its own trigger and its share of the full size. */
+final readonly class Leg
+{
+    public function __construct(public string $name, public BigDecimal $share, public Trigger $trigger)
+    {
+    }
+
+    public function mirrored(): self
+    {
+        return new self($this->name, $this->share, $this->trigger->mirrored());
+    }
+}
