@@ -18,6 +18,7 @@ use Watchpost\Core\Market\PriceGrid;
 final readonly class Draft
 {
     public const LEG = 'entry';
+    public const MOST_TARGETS = 2;
 
     /**
      * @param int               $within  tolerance of a touch, in units
@@ -35,6 +36,56 @@ final readonly class Draft
         public array $targets,
         public int $goodFor,
     ) {
+    }
+
+    /** A setup of which nothing is known yet; a long, until something says otherwise. */
+    public static function blank(int $goodFor): self
+    {
+        return new self(Side::Long, TriggerKind::Touch, null, 0, false, null, null, [], $goodFor);
+    }
+
+    /**
+     * The entry put at a price. How it is reached follows from where price stands: a price it would come back to is
+     * a touch, one it would go through is a break.
+     *
+     * @param int $close the last close, in units
+     */
+    public function withEntry(int $price, int $close): self
+    {
+        $comesBack = ($close - $price) * $this->side->sign() > 0;
+
+        return $this->replace(['trigger' => $comesBack ? TriggerKind::Touch : TriggerKind::Break, 'entry' => $price]);
+    }
+
+    /** The stop put at a price; while there is no entry, its side of the last close decides the side of the trade. */
+    public function withStop(int $price, int $close): self
+    {
+        $side = $this->entry === null && $this->targets === [] ? ($price > $close ? Side::Short : Side::Long) : $this->side;
+
+        return $this->replace(['side' => $side, 'stop' => $price]);
+    }
+
+    /** One more target, in its place in the order away from the entry; all take equal shares. */
+    public function withTarget(int $price): self
+    {
+        $prices = [...array_map(static fn (DraftTarget $target): ?int => $target->price, $this->targets), $price];
+        $prices = array_values(array_filter($prices, static fn (?int $price): bool => $price !== null));
+        usort($prices, fn (int $a, int $b): int => ($a - $b) * $this->side->sign());
+        $share = (string) BigDecimal::one()->dividedBy(count($prices), 2, RoundingMode::DOWN)->stripTrailingZeros();
+
+        return $this->replace(['targets' => array_map(static fn (int $price): DraftTarget => new DraftTarget($price, $share), $prices)]);
+    }
+
+    /** The other side: what lay on the losing side no longer does, so stop, targets and cancel are taken away. */
+    public function turned(Side $side): self
+    {
+        return $side === $this->side ? $this : $this->replace(['side' => $side, 'stop' => null, 'cancel' => null, 'targets' => []]);
+    }
+
+    /** @param array<string, mixed> $changes by property */
+    public function replace(array $changes): self
+    {
+        return new self(...array_replace(get_object_vars($this), $changes));
     }
 
     /** The price from which planned risk counts: of a touch, with its tolerance. */
@@ -128,6 +179,9 @@ final readonly class Draft
             $prices["targets.{$i}.price"] = $target->price;
         }
         $problems = [];
+        if (count($this->targets) > self::MOST_TARGETS) {
+            $problems[] = new Problem('targets.'.self::MOST_TARGETS.'.price', 'A setup has at most '.self::MOST_TARGETS.' targets.');
+        }
         foreach ($prices as $path => $price) {
             if ($price === null) {
                 continue;

@@ -71,6 +71,18 @@ final readonly class Setup
         return $risk;
     }
 
+    /** Whether an open at a price, in units, would fill a leg at once. */
+    public function wouldFillAt(int $price): bool
+    {
+        foreach ($this->asLong()->legs as $leg) {
+            if ($leg->trigger->atOpen($this->side->sign() * $price) === OpenVerdict::Fills) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether the shares of the targets add up to 1, so that the last one takes all that is left. */
     public function targetsTakeAll(): bool
     {

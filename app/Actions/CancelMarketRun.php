@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Enums\MarketRunState;
+use App\Models\MarketRun;
+
+/** Stops the market at the end of the session being played. What was played stays. */
+final class CancelMarketRun
+{
+    public function __invoke(MarketRun $run): void
+    {
+        MarketRun::query()
+            ->whereKey($run->id)
+            ->whereIn('state', [MarketRunState::Queued, MarketRunState::Running])
+            ->update(['state' => MarketRunState::Cancelled, 'message' => 'Cancelled; what was played stays.']);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Clock\MarketClock;
+use App\Enums\Tier;
+use App\Models\Edition;
+use App\Models\Instrument;
+use App\Models\Plan;
+use App\Publishing\EditionComposer;
+use App\Publishing\PublicationCheck;
+use App\Publishing\Seal;
+use App\Record\SetupEvaluator;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Watchpost\Core\Json\CanonicalJson;
+
+/**
+ * Publishes a plan: the document is composed, numbered, chained to the edition before and sealed, and every setup in
+ * it is handed to the record. Publishing the same plan again gives the edition it became.
+ */
+final readonly class PublishPlan
+{
+    public function __construct(
+        private MarketClock $clock,
+        private EditionComposer $composer,
+        private PublicationCheck $check,
+        private SetupEvaluator $evaluator,
+    ) {
+    }
+
+    public function __invoke(Plan $plan): Edition
+    {
+        return DB::transaction(function () use ($plan): Edition {
+            Plan::query()->lockForUpdate()->findOrFail($plan->id);
+            $published = Edition::query()->where('plan_id', $plan->id)->first();
+            if ($published !== null) {
+                return $published;
+            }
+            foreach ($this->check->lines($plan) as $line) {
+                if ($line->stops) {
+                    throw ValidationException::withMessages(['plan' => $line->message]);
+                }
+            }
+
+            return $this->seal($plan);
+        });
+    }
+
+    private function seal(Plan $plan): Edition
+    {
+        $now = $this->clock->moment();
+        $previous = Edition::query()->lockForUpdate()->orderByDesc('number')->first();
+        $number = ($previous->number ?? 0) + 1;
+        $document = $this->composer->compose($plan, $number, $previous, $now);
+        $text = CanonicalJson::encode($document);
+        $edition = Edition::query()->create([
+            'number' => $number,
+            'plan_id' => $plan->id,
+            'author_id' => $plan->author_id,
+            'session_date' => $plan->session_date,
+            'published_at' => $now,
+            'previous_seal' => $previous?->seal,
+            'seal' => Seal::of($text),
+            'document' => $text,
+        ]);
+        $plan->update(['published_at' => $now]);
+        foreach ($document['candidates'] as $candidate) {
+            if (isset($candidate['setup'])) {
+                $published = $edition->publishedSetups()->create([
+                    'instrument_id' => Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->firstOrFail()->id,
+                    'key' => $candidate['setup']['key'],
+                    'readers' => Tier::from($candidate['readers']),
+                ]);
+                $this->evaluator->evaluate($published->load(['edition', 'instrument']));
+            }
+        }
+
+        return $edition;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Enums\PlanPrice;
+use App\Market\BarRepository;
+use App\Models\Candidate;
+use App\Planning\DraftSetups;
+
+/** Makes a price, that of a level say, into the entry, the stop or a target. */
+final readonly class UsePrice
+{
+    public function __construct(private BarRepository $bars)
+    {
+    }
+
+    /** @param int $price in units, on the tick */
+    public function __invoke(Candidate $candidate, int $price, PlanPrice $as): void
+    {
+        $draft = DraftSetups::of($candidate);
+        $close = $this->bars->days($candidate->instrument, 1)->lastClose() ?? $price;
+        $after = match ($as) {
+            PlanPrice::Entry => $draft->withEntry($price, $close),
+            PlanPrice::Stop => $draft->withStop($price, $close),
+            PlanPrice::Target => $draft->withTarget($price),
+        };
+        DraftSetups::keep($candidate, $after, $as->value, 'price');
+    }
+}

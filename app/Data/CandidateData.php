@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use App\Enums\CandidateState;
+use App\Enums\Tier;
+
+/** A candidate on the plan's working list. */
+final readonly class CandidateData
+{
+    public function __construct(
+        public int $id,
+        public InstrumentData $instrument,
+        public CandidateState $state,
+        public string $reason,
+        public Tier $readers,
+        public ?string $lastClose,
+        public ?string $change,
+        public int $levelCount,
+        public string $setupNote,
+        public ?string $sentence,
+        public ?StripData $strip,
+    ) {
+    }
+}

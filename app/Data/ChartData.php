@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+/** Bars in columns, for drawing only. */
+final readonly class ChartData
+{
+    /**
+     * @param list<string>          $sessions dates
+     * @param list<float>           $open
+     * @param list<float>           $high
+     * @param list<float>           $low
+     * @param list<float>           $close
+     * @param list<int>             $volume
+     * @param list<AverageLineData> $averages
+     * @param int|null              $publishedAfter index of the last bar known when the edition was published
+     */
+    public function __construct(
+        public int $decimals,
+        public array $sessions,
+        public array $open,
+        public array $high,
+        public array $low,
+        public array $close,
+        public array $volume,
+        public array $averages,
+        public bool $unfinished,
+        public ?int $publishedAfter,
+    ) {
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+/** What an edition says of one instrument. */
+final readonly class EditionPartData
+{
+    /** @param list<EditionLevelData> $levels */
+    public function __construct(
+        public string $symbol,
+        public string $name,
+        public string $kind,
+        public string $currency,
+        public bool $passed,
+        public string $reason,
+        public string $lastClose,
+        public array $levels,
+        public ?EditionSetupData $setup,
+        public ?ChartData $chart,
+    ) {
+    }
+}

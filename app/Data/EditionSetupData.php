@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use Watchpost\Core\Setups\Side;
+use Watchpost\Core\Setups\TriggerKind;
+
+/** A setup as it stands in the sealed edition. */
+final readonly class EditionSetupData
+{
+    /** @param list<TargetData> $targets */
+    public function __construct(
+        public string $key,
+        public Side $side,
+        public TriggerKind $trigger,
+        public string $sentence,
+        public string $entry,
+        public string $stop,
+        public ?string $cancel,
+        public array $targets,
+        public string $risk,
+        public string $goodUntil,
+        public RScaleData $scale,
+        public StripData $planned,
+        public ?OutcomeData $outcome,
+    ) {
+    }
+}

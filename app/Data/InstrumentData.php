@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+use App\Models\Instrument;
+
+final readonly class InstrumentData
+{
+    public function __construct(
+        public int $id,
+        public string $symbol,
+        public string $name,
+        public string $kind,
+        public int $decimals,
+        public string $tick,
+        public string $currency,
+        public string $group,
+    ) {
+    }
+
+    public static function of(Instrument $instrument): self
+    {
+        return new self(
+            $instrument->id,
+            $instrument->symbol,
+            $instrument->name,
+            $instrument->kind->label(),
+            $instrument->decimals,
+            $instrument->grid()->format($instrument->tick),
+            $instrument->currency,
+            $instrument->group,
+        );
+    }
+}

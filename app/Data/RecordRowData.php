@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Data;
+
+/** One published setup in the record. */
+final readonly class RecordRowData
+{
+    public function __construct(
+        public int $edition,
+        public string $key,
+        public string $session,
+        public string $symbol,
+        public string $name,
+        public string $sentence,
+        public OutcomeData $outcome,
+    ) {
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\AddCandidate;
+use App\Actions\JudgeCandidate;
+use App\Actions\MoveCandidate;
+use App\Actions\RemoveCandidate;
+use App\Data\InstrumentData;
+use App\Enums\CandidateState;
+use App\Enums\Tier;
+use App\Http\Requests\JudgeCandidateRequest;
+use App\Models\Candidate;
+use App\Models\Instrument;
+use App\Models\User;
+use App\Planning\CurrentPlan;
+use App\Planning\WorkbenchPresenter;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Inertia\Inertia;
+use Inertia\Response;
+
+final class CandidateController extends Controller
+{
+    private const MOST_FOUND = 12;
+
+    public function index(Request $request, CurrentPlan $current, WorkbenchPresenter $presenter): Response
+    {
+        $plan = $current->of($this->author($request));
+
+        return Inertia::render('Candidates', [
+            'plan' => fn () => $presenter->plan($plan),
+            'candidates' => fn () => $presenter->candidates($plan),
+        ]);
+    }
+
+    /** Instruments by the beginning of their symbol or a part of their name. */
+    public function search(Request $request): JsonResponse
+    {
+        $text = addcslashes($request->string('q')->trim()->value(), '%_\\');
+        $found = Instrument::query()
+            ->where('symbol', 'like', strtoupper($text).'%')
+            ->orWhere('name', 'like', "%{$text}%")
+            ->orderBy('symbol')
+            ->limit(self::MOST_FOUND)
+            ->get();
+
+        return new JsonResponse($found->map(InstrumentData::of(...))->values());
+    }
+
+    public function store(Request $request, CurrentPlan $current, AddCandidate $add): RedirectResponse
+    {
+        $request->validate(['instrument' => ['required', 'integer', 'exists:instruments,id']]);
+        $add($current->of($this->author($request)), Instrument::query()->findOrFail($request->integer('instrument')));
+
+        return back();
+    }
+
+    public function judge(JudgeCandidateRequest $request, Candidate $candidate, JudgeCandidate $judge): RedirectResponse
+    {
+        $this->authorize('update', $candidate);
+        $judge(
+            $candidate,
+            $request->enum('state', CandidateState::class) ?? $candidate->state,
+            $request->string('reason')->value(),
+            $request->enum('readers', Tier::class) ?? $candidate->readers,
+        );
+
+        return back();
+    }
+
+    public function move(Request $request, Candidate $candidate, MoveCandidate $move): RedirectResponse
+    {
+        $this->authorize('update', $candidate);
+        $request->validate(['place' => ['required', 'integer', 'min:0']]);
+        $move($candidate, $request->integer('place'));
+
+        return back();
+    }
+
+    public function destroy(Candidate $candidate, RemoveCandidate $remove): RedirectResponse
+    {
+        $this->authorize('update', $candidate);
+        $remove($candidate);
+
+        return back();
+    }
+
+    private function author(Request $request): User
+    {
+        $user = $request->user();
+
+        return ($user instanceof User ? $user->author() : null) ?? abort(403);
+    }
+}

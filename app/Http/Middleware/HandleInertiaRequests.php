@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Clock\MarketClock;
+use App\Clock\TimeLabel;
+use App\Data\ClockData;
+use App\Data\MarketRunData;
+use App\Data\PersonData;
+use App\Enums\MarketRunState;
+use App\Models\MarketRun;
+use App\Models\User;
+use App\Planning\DayLine;
+use Illuminate\Http\Request;
+use Inertia\Middleware;
+use Watchpost\Core\Market\ExchangeCalendar;
+
+final class HandleInertiaRequests extends Middleware
+{
+    protected $rootView = 'app';
+
+    public function __construct(private readonly MarketClock $clock, private readonly ExchangeCalendar $calendar, private readonly TimeLabel $times, private readonly DayLine $dayLine)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function share(Request $request): array
+    {
+        $user = $request->user();
+
+        return [
+            ...parent::share($request),
+            'notice' => static fn (): mixed => $request->hasSession() ? $request->session()->get('notice') : null,
+            'person' => static fn (): ?PersonData => $user instanceof User ? new PersonData(
+                $user->name,
+                $user->role,
+                $user->tier?->label(),
+                $user->can('publish'),
+                $user->can('play-market'),
+            ) : null,
+            'clock' => fn (): ?ClockData => $user instanceof User ? $this->clockData() : null,
+            'dayLine' => fn (): array => $user instanceof User && $user->can('plan') ? $this->dayLine->of($user) : [],
+        ];
+    }
+
+    private function clockData(): ClockData
+    {
+        $now = $this->clock->moment();
+        $running = $this->calendar->running($now);
+        $next = $this->calendar->opening($now);
+        $run = MarketRun::query()->whereIn('state', [MarketRunState::Queued, MarketRunState::Running])->latest('id')->first();
+
+        return new ClockData(
+            $this->times->day($now),
+            $this->times->time($now),
+            $this->times->utc($now),
+            $running === null
+                ? 'closed, opens '.$this->times->short($next->open)
+                : 'open until '.$this->times->time($running->close),
+            $run === null ? null : MarketRunData::of($run),
+        );
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Enums\CandidateState;
+use App\Enums\Tier;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+
+final class JudgeCandidateRequest extends FormRequest
+{
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'state' => ['required', Rule::enum(CandidateState::class)],
+            'reason' => ['present', 'nullable', 'string', 'max:200'],
+            'readers' => ['required', Rule::enum(Tier::class)],
+        ];
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Models\PublishedSetup;
+use App\Record\SetupEvaluator;
+use Illuminate\Bus\Batchable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+final class EvaluateSetup implements ShouldQueue
+{
+    use Batchable;
+    use Queueable;
+
+    public int $tries = 3;
+
+    public function __construct(public readonly int $publishedSetupId)
+    {
+    }
+
+    public function handle(SetupEvaluator $evaluator): void
+    {
+        $evaluator->evaluate(PublishedSetup::query()->with(['edition', 'instrument'])->findOrFail($this->publishedSetupId));
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Market;
+
+use App\Clock\MarketClock;
+use App\Models\Instrument;
+use Illuminate\Database\ConnectionInterface;
+use Illuminate\Database\Query\Builder;
+use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
+
+/**
+ * The only way to read bars. It knows the clock and hands out no bar that ends after it.
+ */
+final readonly class BarRepository
+{
+    public function __construct(private ConnectionInterface $db, private MarketClock $clock)
+    {
+    }
+
+    /**
+     * Bars of a time frame that start at or after a moment, in time order.
+     *
+     * @return list<Bar>
+     */
+    public function from(Instrument $instrument, TimeFrame $timeFrame, int $start): array
+    {
+        return $this->bars($this->query($instrument, $timeFrame)->where('starts_at', '>=', $start)->orderBy('starts_at'));
+    }
+
+    /**
+     * The last day bars, the last one unfinished while a session runs.
+     *
+     * @param int|null $until only what was known at this moment, if it lies before the clock
+     */
+    public function days(Instrument $instrument, int $count, ?int $until = null): Series
+    {
+        $query = $this->query($instrument, TimeFrame::Day, $until);
+        $bars = array_reverse($this->bars($query->orderByDesc('starts_at')->limit($count)));
+        $running = $this->running($instrument, $bars === [] ? 0 : $bars[count($bars) - 1]->end, $until);
+        if ($running !== null) {
+            $bars[] = $running;
+        }
+
+        return new Series(
+            $instrument->grid(),
+            TimeFrame::Day,
+            array_map(static fn (Bar $bar): int => $bar->start, $bars),
+            array_map(static fn (Bar $bar): string => $bar->session, $bars),
+            array_map(static fn (Bar $bar): int => $bar->open, $bars),
+            array_map(static fn (Bar $bar): int => $bar->high, $bars),
+            array_map(static fn (Bar $bar): int => $bar->low, $bars),
+            array_map(static fn (Bar $bar): int => $bar->close, $bars),
+            array_map(static fn (Bar $bar): int => $bar->volume, $bars),
+        );
+    }
+
+    /** The running session so far as one bar, from its bars of five minutes; null outside of sessions. */
+    private function running(Instrument $instrument, int $after, ?int $until): ?Bar
+    {
+        $bars = $this->bars($this->query($instrument, TimeFrame::FiveMinutes, $until)->where('starts_at', '>=', $after)->orderBy('starts_at'));
+        if ($bars === []) {
+            return null;
+        }
+        $last = $bars[count($bars) - 1];
+
+        return new Bar(
+            $bars[0]->start,
+            $last->end,
+            $last->session,
+            $bars[0]->open,
+            max(array_map(static fn (Bar $bar): int => $bar->high, $bars)),
+            min(array_map(static fn (Bar $bar): int => $bar->low, $bars)),
+            $last->close,
+            array_sum(array_map(static fn (Bar $bar): int => $bar->volume, $bars)),
+        );
+    }
+
+    private function query(Instrument $instrument, TimeFrame $timeFrame, ?int $until = null): Builder
+    {
+        $now = $this->clock->moment();
+
+        return $this->db->table('bars')
+            ->where('instrument_id', $instrument->id)
+            ->where('timeframe', $timeFrame->value)
+            ->where('ends_at', '<=', $until === null ? $now : min($until, $now));
+    }
+
+    /** @return list<Bar> */
+    private function bars(Builder $query): array
+    {
+        $bars = [];
+        foreach ($query->get(['starts_at', 'ends_at', 'session', 'open', 'high', 'low', 'close', 'volume']) as $row) {
+            /** @var object{starts_at: int, ends_at: int, session: string, open: int, high: int, low: int, close: int, volume: int} $row */
+            $bars[] = new Bar($row->starts_at, $row->ends_at, $row->session, $row->open, $row->high, $row->low, $row->close, $row->volume);
+        }
+
+        return $bars;
+    }
+}

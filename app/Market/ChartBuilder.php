@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Market;
+
+use App\Clock\MarketClock;
+use App\Data\AverageLineData;
+use App\Data\ChartData;
+use App\Models\Instrument;
+use Watchpost\Core\Indicators\Atr;
+use Watchpost\Core\Indicators\Ema;
+use Watchpost\Core\Indicators\Sma;
+use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\Series;
+
+/** The day chart of an instrument: its bars and its averages. */
+final readonly class ChartBuilder
+{
+    /** Bars before the first one shown, so that the averages are defined from it on. */
+    private const LEAD = 60;
+
+    public function __construct(private BarRepository $bars, private MarketClock $clock, private ExchangeCalendar $calendar)
+    {
+    }
+
+    public function series(Instrument $instrument, int $sessions, ?int $until = null): Series
+    {
+        return $this->bars->days($instrument, $sessions + self::LEAD, $until);
+    }
+
+    /** @param int|null $publishedAt moment of publication, to tell bars known then from later ones */
+    public function chart(Series $series, int $sessions, ?int $publishedAt = null): ChartData
+    {
+        $skip = max(0, $series->count() - $sessions);
+        $averages = [];
+        foreach ($this->averages() as ['kind' => $kind, 'period' => $period]) {
+            $values = $kind === 'ema' ? Ema::of($series->closes(), $period) : Sma::of($series->closes(), $period);
+            $averages[] = new AverageLineData(strtoupper($kind).' '.$period, array_slice($values, $skip));
+        }
+        $cut = static fn (array $values): array => array_slice($values, $skip);
+        $grid = $series->grid;
+        $floats = static fn (array $units): array => array_map($grid->toFloat(...), array_slice($units, $skip));
+        $sessionsShown = array_slice($series->session, $skip);
+
+        return new ChartData(
+            $grid->decimals,
+            $sessionsShown,
+            $floats($series->open),
+            $floats($series->high),
+            $floats($series->low),
+            $floats($series->close),
+            array_values($cut($series->volume)),
+            $averages,
+            $this->lastIsUnfinished($series),
+            $publishedAt === null ? null : $this->lastKnown($sessionsShown, $publishedAt),
+        );
+    }
+
+    /** The average true range of the last bar, in units; null with too few bars. */
+    public function atr(Series $series): ?float
+    {
+        $values = Atr::of($series->highs(), $series->lows(), $series->closes(), config()->integer('watchpost.chart.atr_period'));
+        $last = $values === [] ? null : $values[count($values) - 1];
+
+        return $last === null ? null : $last * 10 ** $series->grid->decimals;
+    }
+
+    /** @return list<array{kind: string, period: int}> */
+    private function averages(): array
+    {
+        /** @var list<array{kind: string, period: int}> */
+        return config()->array('watchpost.chart.averages');
+    }
+
+    private function lastIsUnfinished(Series $series): bool
+    {
+        $last = $series->session[$series->count() - 1] ?? null;
+        $session = $last === null ? null : $this->calendar->session($last);
+
+        return $session !== null && $session->close > $this->clock->moment();
+    }
+
+    /** @param list<string> $sessions */
+    private function lastKnown(array $sessions, int $publishedAt): ?int
+    {
+        $known = null;
+        foreach ($sessions as $i => $date) {
+            $session = $this->calendar->session($date);
+            if ($session !== null && $session->close <= $publishedAt) {
+                $known = $i;
+            }
+        }
+
+        return $known;
+    }
+}

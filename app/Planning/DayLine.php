@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Data\DayLineStepData;
+use App\Enums\CandidateState;
+use App\Models\Candidate;
+use App\Models\PublishedSetup;
+use App\Models\User;
+
+/** The steps of the evening's work that exist so far, and where the current plan stands in each. */
+final readonly class DayLine
+{
+    public function __construct(private CurrentPlan $current)
+    {
+    }
+
+    /** @return list<DayLineStepData> */
+    public function of(User $user): array
+    {
+        $author = $user->author();
+        if ($author === null) {
+            return [];
+        }
+        $candidates = $this->current->of($author)->candidates()->with('setup')->get();
+        $total = $candidates->count();
+        $undecided = $candidates->where('state', CandidateState::New)->count();
+        $kept = $candidates->where('state', CandidateState::Kept);
+        $planned = $kept->filter(static fn (Candidate $candidate): bool => $candidate->setup?->draft()->isComplete() === true)->count();
+        $followed = PublishedSetup::query()->count();
+
+        return [
+            new DayLineStepData('candidates', 'Candidates', '/plan/candidates', $total === 0 ? 'none yet' : ($undecided > 0 ? "{$undecided} of {$total} undecided" : "{$total} decided"), $total > 0 && $undecided === 0),
+            new DayLineStepData('mark', 'Mark and plan', '/plan/mark', $kept->isEmpty() ? 'nothing kept' : "{$planned} of {$kept->count()} planned", $kept->isNotEmpty() && $planned === $kept->count()),
+            new DayLineStepData('publish', 'Publish', '/plan/publish', $kept->isNotEmpty() && $undecided === 0 && $planned === $kept->count() ? 'ready' : 'not ready', false),
+            new DayLineStepData('record', 'Record', '/record', $followed === 1 ? '1 setup' : "{$followed} setups", false),
+        ];
+    }
+}

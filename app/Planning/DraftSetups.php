@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Enums\CandidateState;
+use App\Models\Candidate;
+use App\Models\Setup;
+use Illuminate\Validation\ValidationException;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\DraftTarget;
+
+/** Keeps the setup of a candidate, and refuses one whose parts do not fit together. */
+final class DraftSetups
+{
+    public const USUAL_GOOD_FOR = 5;
+
+    public static function of(Candidate $candidate): Draft
+    {
+        return $candidate->setup?->draft() ?? Draft::blank(self::USUAL_GOOD_FOR);
+    }
+
+    /**
+     * @param string|null $field where a refusal is told, when the rule that is broken speaks of another field
+     *
+     * @throws ValidationException
+     */
+    public static function keep(Candidate $candidate, Draft $draft, string $label, ?string $field = null): void
+    {
+        $problems = $draft->problems($candidate->instrument->grid());
+        if ($problems !== []) {
+            throw ValidationException::withMessages([$field ?? $problems[0]->path => $problems[0]->message]);
+        }
+        PlanHistory::change($candidate->plan, "{$label} of {$candidate->instrument->symbol}", $candidate->instrument_id, static function () use ($candidate, $draft): void {
+            Setup::query()->updateOrCreate(['candidate_id' => $candidate->id], [
+                'side' => $draft->side,
+                'trigger' => $draft->trigger,
+                'entry' => $draft->entry,
+                'within' => $draft->within,
+                'no_chase' => $draft->noChase,
+                'stop' => $draft->stop,
+                'cancel' => $draft->cancel,
+                'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $target->price, 'share' => $target->share], $draft->targets),
+                'good_for' => $draft->goodFor,
+            ]);
+            if ($candidate->state === CandidateState::New) {
+                $candidate->update(['state' => CandidateState::Kept]);
+            }
+        });
+        $candidate->unsetRelation('setup');
+    }
+}

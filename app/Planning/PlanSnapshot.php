@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Models\Candidate;
+use App\Models\Level;
+use App\Models\Plan;
+use App\Models\Setup;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * All of a plan's draft that undo can bring back: its line of bias, its candidates with their setups, and the
+ * author's levels on the instruments among them.
+ *
+ * @phpstan-type Snapshot array{
+ *     bias: string, candidates: list<array<string, mixed>>, setups: list<array<string, mixed>>,
+ *     levels: list<array<string, mixed>>, instruments: list<int>
+ * }
+ */
+final class PlanSnapshot
+{
+    /**
+     * @param list<int> $instrumentIds instruments beyond the plan's own whose levels matter
+     *
+     * @return Snapshot
+     */
+    public static function take(Plan $plan, array $instrumentIds = []): array
+    {
+        $candidates = DB::table('candidates')->where('plan_id', $plan->id)->orderBy('id')->get();
+        /** @var list<int> $instruments */
+        $instruments = $candidates->pluck('instrument_id')->merge($instrumentIds)->unique()->sort()->values()->all();
+
+        return [
+            'bias' => $plan->bias,
+            'candidates' => self::rows($candidates->all()),
+            'setups' => self::rows(DB::table('setups')->whereIn('candidate_id', $candidates->pluck('id'))->orderBy('id')->get()->all()),
+            'levels' => self::rows(DB::table('levels')->where('author_id', $plan->author_id)->whereIn('instrument_id', $instruments)->orderBy('id')->get()->all()),
+            'instruments' => $instruments,
+        ];
+    }
+
+    /** @param Snapshot $snapshot */
+    public static function restore(Plan $plan, array $snapshot): void
+    {
+        $plan->update(['bias' => $snapshot['bias']]);
+        Setup::query()->whereIn('candidate_id', $plan->candidates()->pluck('id'))->delete();
+        Candidate::query()->where('plan_id', $plan->id)->delete();
+        Level::query()->where('author_id', $plan->author_id)->whereIn('instrument_id', $snapshot['instruments'])->delete();
+        DB::table('candidates')->insert($snapshot['candidates']);
+        DB::table('setups')->insert($snapshot['setups']);
+        DB::table('levels')->insert($snapshot['levels']);
+    }
+
+    /**
+     * @param array<int, object> $rows
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function rows(array $rows): array
+    {
+        return array_map(static fn (object $row): array => get_object_vars($row), array_values($rows));
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Enums\CandidateState;
+use App\Market\BarRepository;
+use App\Models\Candidate;
+use App\Models\Edition;
+use App\Models\Level;
+use App\Models\Plan;
+use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\Instant;
+use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Sentence;
+
+/**
+ * Writes a plan as the document of an edition: the very text that is sealed, shown to subscribers and judged.
+ * Described in docs/formats.md.
+ *
+ * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
+ * @phpstan-type LevelPart array{price: string, origin: string, grade: string}
+ * @phpstan-type SetupPart array{key: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
+ * @phpstan-type CandidatePart array{
+ *     instrument: InstrumentPart, state: string, reason: string, readers: string, last_close: string,
+ *     levels: list<LevelPart>, setup?: SetupPart
+ * }
+ * @phpstan-type Document array{
+ *     format: string, number: int, kind: string, author: string, exchange: array{name: string, zone: string},
+ *     published_at: string, session: array{date: string, open: string, close: string}, previous_seal: ?string,
+ *     bias: string, judged_on: string, costs: array{slippage_ticks: int, commission_per_unit: string},
+ *     candidates: list<CandidatePart>
+ * }
+ */
+final readonly class EditionComposer
+{
+    public const FORMAT = 'watchpost-edition-1';
+
+    public function __construct(private ExchangeCalendar $calendar, private BarRepository $bars)
+    {
+    }
+
+    /**
+     * @return Document
+     *
+     * @throws \Watchpost\Core\InvalidInput when the rules refuse a setup
+     * @throws \LogicException              when a setup lacks its entry or stop
+     */
+    public function compose(Plan $plan, int $number, ?Edition $previous, int $publishedAt): array
+    {
+        $session = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
+        $slippage = config('watchpost.costs.slippage_ticks');
+        $commission = config('watchpost.costs.commission_per_unit');
+
+        return [
+            'format' => self::FORMAT,
+            'number' => $number,
+            'kind' => 'daily',
+            'author' => $plan->author->name,
+            'exchange' => ['name' => $this->calendar->name, 'zone' => $this->calendar->zone->getName()],
+            'published_at' => Instant::format($publishedAt),
+            'session' => ['date' => $session->date, 'open' => Instant::format($session->open), 'close' => Instant::format($session->close)],
+            'previous_seal' => $previous?->seal,
+            'bias' => $plan->bias,
+            'judged_on' => TimeFrame::FiveMinutes->value,
+            'costs' => [
+                'slippage_ticks' => is_int($slippage) ? $slippage : 0,
+                'commission_per_unit' => is_string($commission) ? $commission : '0',
+            ],
+            'candidates' => $this->candidates($plan, $publishedAt),
+        ];
+    }
+
+    /** @return list<CandidatePart> */
+    private function candidates(Plan $plan, int $publishedAt): array
+    {
+        $parts = [];
+        $key = 0;
+        foreach ($plan->candidates()->with(['instrument', 'setup'])->get() as $candidate) {
+            $part = $this->candidate($candidate, $plan);
+            if ($candidate->state === CandidateState::Kept && $candidate->setup !== null) {
+                $part['setup'] = $this->setup($candidate, $plan, (string) ++$key, $publishedAt);
+            }
+            $parts[] = $part;
+        }
+
+        return $parts;
+    }
+
+    /** @return CandidatePart */
+    private function candidate(Candidate $candidate, Plan $plan): array
+    {
+        $instrument = $candidate->instrument;
+        $grid = $instrument->grid();
+        $levels = Level::query()
+            ->where('author_id', $plan->author_id)
+            ->where('instrument_id', $instrument->id)
+            ->orderByDesc('price')
+            ->get();
+
+        return [
+            'instrument' => [
+                'symbol' => $instrument->symbol,
+                'name' => $instrument->name,
+                'kind' => $instrument->kind->value,
+                'decimals' => $instrument->decimals,
+                'tick' => $grid->format($instrument->tick),
+                'currency' => $instrument->currency,
+                'group' => $instrument->group,
+            ],
+            'state' => $candidate->state === CandidateState::Passed ? 'passed' : 'planned',
+            'reason' => $candidate->reason,
+            'readers' => $candidate->readers->value,
+            'last_close' => $grid->format($this->bars->days($instrument, 1)->lastClose() ?? 0),
+            'levels' => array_values($levels->map(static fn (Level $level): array => [
+                'price' => $grid->format($level->price),
+                'origin' => $level->origin,
+                'grade' => $level->grade->value,
+            ])->all()),
+        ];
+    }
+
+    /** @return SetupPart */
+    private function setup(Candidate $candidate, Plan $plan, string $key, int $publishedAt): array
+    {
+        $draft = $candidate->setup?->draft() ?? throw new \LogicException('No setup to publish.');
+        $grid = $candidate->instrument->grid();
+        $entryUntil = $this->entryUntil($plan, $draft->goodFor);
+        $setup = $draft->toSetup($grid, $publishedAt, $entryUntil);
+        $scale = $draft->rScale() ?? throw new \LogicException('A setup needs entry and stop.');
+
+        return [
+            'key' => $key,
+            'sentence' => (new Sentence($grid, $this->calendar->zone))->of($setup),
+            'rules' => $draft->toRules($grid, $publishedAt, $entryUntil),
+            'risk' => $grid->format($scale->risk()),
+            'targets_r' => array_map(static fn ($target): string => $scale->at($target->price), $setup->targets),
+        ];
+    }
+
+    public function zone(): \DateTimeZone
+    {
+        return $this->calendar->zone;
+    }
+
+    /** The close of the last session for which an entry may wait; the session of the plan is the first. */
+    public function entryUntil(Plan $plan, int $sessions): int
+    {
+        $first = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
+
+        return $this->calendar->opening($first->open - 1, $sessions)->close;
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Clock\TimeLabel;
+use App\Data\EditionData;
+use App\Data\EditionLevelData;
+use App\Data\EditionLinkData;
+use App\Data\EditionPartData;
+use App\Data\EditionSetupData;
+use App\Data\RScaleData;
+use App\Data\StripData;
+use App\Data\TargetData;
+use App\Enums\LevelGrade;
+use App\Enums\Tier;
+use App\Market\ChartBuilder;
+use App\Models\Edition;
+use App\Models\Instrument;
+use App\Models\Outcome;
+use App\Models\PublishedSetup;
+use App\Record\CostsLabel;
+use App\Record\OutcomePresenter;
+use Illuminate\Support\Collection;
+use Watchpost\Core\Json\Node;
+use Watchpost\Core\Market\InstrumentKind;
+use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Outcomes\OutcomeStatus;
+use Watchpost\Core\Setups\BreakTrigger;
+use Watchpost\Core\Setups\RScale;
+use Watchpost\Core\Setups\RStrip;
+use Watchpost\Core\Setups\SetupReader;
+use Watchpost\Core\Setups\Target;
+use Watchpost\Core\Setups\TriggerKind;
+
+/**
+ * Shows an edition as a reader of a tier sees it. Everything comes from the sealed document; what the tier may not
+ * read is left out here, on the server.
+ *
+ * @phpstan-import-type Document from EditionComposer
+ * @phpstan-import-type CandidatePart from EditionComposer
+ * @phpstan-import-type SetupPart from EditionComposer
+ */
+final readonly class EditionPresenter
+{
+    private const CHART_SESSIONS = 90;
+
+    public function __construct(
+        private EditionReader $editions,
+        private ChartBuilder $charts,
+        private OutcomePresenter $outcomes,
+        private TimeLabel $times,
+    ) {
+    }
+
+    public function edition(Edition $edition, Tier $tier): EditionData
+    {
+        $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'edition'])->get()->keyBy('key');
+
+        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published);
+    }
+
+    /** @param Document $document not sealed yet */
+    public function preview(array $document, Tier $tier): EditionData
+    {
+        return $this->show($document, $tier, null, new Collection());
+    }
+
+    public function link(Edition $edition, Tier $tier): EditionLinkData
+    {
+        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setup']) && $tier->reads(Tier::from($part['readers'])));
+        $statuses = Outcome::query()->whereIn('published_setup_id', $edition->publishedSetups()->pluck('id'))->pluck('status')->countBy(static fn (OutcomeStatus $status): string => $status->value);
+        $standing = [];
+        foreach (OutcomeStatus::cases() as $status) {
+            $count = $statuses[$status->value] ?? 0;
+            if ($count > 0) {
+                $standing[] = $count.' '.str_replace('_', ' ', $status->value);
+            }
+        }
+
+        return new EditionLinkData(
+            $edition->number,
+            $this->times->date($edition->session_date),
+            $this->times->full($edition->published_at),
+            array_values(array_map(static fn (array $part): string => $part['instrument']['symbol'], $readable)),
+            count($edition->publishedSetups),
+            implode(', ', $standing),
+        );
+    }
+
+    /**
+     * @param Document                           $document
+     * @param Collection<string, PublishedSetup> $published by key
+     */
+    private function show(array $document, Tier $tier, ?string $seal, Collection $published): EditionData
+    {
+        $publishedAt = (int) strtotime($document['published_at']);
+        $parts = [];
+        $withheld = 0;
+        foreach ($document['candidates'] as $candidate) {
+            if ($tier->reads(Tier::from($candidate['readers']))) {
+                $parts[] = $this->part($candidate, $publishedAt, $published);
+            } else {
+                ++$withheld;
+            }
+        }
+
+        return new EditionData(
+            $document['number'],
+            $seal === null,
+            $document['author'],
+            $document['exchange']['name'],
+            $this->times->full($publishedAt),
+            $this->times->date($document['session']['date']),
+            $this->times->opening($document['session']['date']),
+            $document['bias'],
+            $seal,
+            $document['previous_seal'],
+            $parts,
+            $withheld,
+            CostsLabel::of($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']),
+        );
+    }
+
+    /**
+     * @param CandidatePart                      $candidate
+     * @param Collection<string, PublishedSetup> $published
+     */
+    private function part(array $candidate, int $publishedAt, Collection $published): EditionPartData
+    {
+        $grid = $this->grid($candidate);
+        $passed = $candidate['state'] === 'passed';
+        $instrument = Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->first();
+        $chart = null;
+        if (! $passed && $instrument !== null) {
+            $series = $this->charts->series($instrument, self::CHART_SESSIONS);
+            $chart = $this->charts->chart($series, self::CHART_SESSIONS, $publishedAt);
+        }
+
+        return new EditionPartData(
+            $candidate['instrument']['symbol'],
+            $candidate['instrument']['name'],
+            InstrumentKind::from($candidate['instrument']['kind'])->label(),
+            $candidate['instrument']['currency'],
+            $passed,
+            $candidate['reason'],
+            $candidate['last_close'],
+            array_map(static fn (array $level): EditionLevelData => new EditionLevelData(
+                $level['price'],
+                (float) $level['price'],
+                $level['origin'],
+                LevelGrade::from($level['grade']),
+            ), $candidate['levels']),
+            isset($candidate['setup']) ? $this->setup($candidate['setup'], $candidate, $grid, $published->get($candidate['setup']['key'])) : null,
+            $chart,
+        );
+    }
+
+    /**
+     * @param SetupPart     $part
+     * @param CandidatePart $candidate
+     */
+    private function setup(array $part, array $candidate, PriceGrid $grid, ?PublishedSetup $published): EditionSetupData
+    {
+        $setup = SetupReader::read(Node::of($part['rules'], 'setup'), $grid);
+        $scale = new RScale($setup->entryPrices()[0], $setup->stop);
+        $outcome = null;
+        if ($published?->outcome !== null) {
+            $outcome = $this->outcomes->present($published, $this->editions->setup($published->edition, $published->key), $published->outcome);
+        }
+
+        return new EditionSetupData(
+            $part['key'],
+            $setup->side,
+            $setup->legs[0]->trigger instanceof BreakTrigger ? TriggerKind::Break : TriggerKind::Touch,
+            $part['sentence'],
+            $grid->format($scale->entry),
+            $grid->format($setup->stop),
+            $setup->cancel === null ? null : $grid->format($setup->cancel->price),
+            array_map(static fn (Target $target): TargetData => new TargetData($grid->format($target->price), (string) $target->share, $scale->at($target->price)), $setup->targets),
+            $part['risk'],
+            $this->times->full($setup->entryUntil),
+            new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
+            StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $grid->units($candidate['last_close']))),
+            $outcome,
+        );
+    }
+
+    /** @param CandidatePart $candidate */
+    private function grid(array $candidate): PriceGrid
+    {
+        $decimals = $candidate['instrument']['decimals'];
+
+        return new PriceGrid($decimals, (new PriceGrid($decimals))->units($candidate['instrument']['tick']) ?? 1);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Clock\MarketClock;
+use App\Data\CheckLineData;
+use App\Enums\CandidateState;
+use App\Market\BarRepository;
+use App\Models\Candidate;
+use App\Models\Plan;
+use Watchpost\Core\InvalidInput;
+use Watchpost\Core\Market\ExchangeCalendar;
+
+/** What stops a plan from being published, and what its author should look at before. */
+final readonly class PublicationCheck
+{
+    public function __construct(
+        private EditionComposer $composer,
+        private ExchangeCalendar $calendar,
+        private MarketClock $clock,
+        private BarRepository $bars,
+    ) {
+    }
+
+    /** @return list<CheckLineData> */
+    public function lines(Plan $plan): array
+    {
+        $lines = [];
+        $candidates = $plan->candidates()->with(['instrument', 'setup'])->get();
+        $session = $this->calendar->session($plan->session_date);
+        if ($session === null || $session->open <= $this->clock->moment()) {
+            $lines[] = new CheckLineData(true, 'The session of this plan has opened already: a plan comes before its session.', null);
+        }
+        if ($candidates->where('state', CandidateState::Kept)->isEmpty()) {
+            $lines[] = new CheckLineData(true, 'No candidate is kept yet.', null);
+        }
+        foreach ($candidates as $candidate) {
+            array_push($lines, ...$this->candidate($candidate, $plan));
+        }
+
+        return $lines;
+    }
+
+    /** @return list<CheckLineData> */
+    private function candidate(Candidate $candidate, Plan $plan): array
+    {
+        $symbol = $candidate->instrument->symbol;
+        if ($candidate->state === CandidateState::Passed) {
+            return [];
+        }
+        if ($candidate->state === CandidateState::New) {
+            return [new CheckLineData(true, "{$symbol} is neither kept nor passed.", $candidate->id)];
+        }
+        $draft = $candidate->setup?->draft();
+        if ($draft === null) {
+            return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];
+        }
+        if (! $draft->isComplete()) {
+            return [new CheckLineData(true, "{$symbol}: the setup has no ".($draft->entry === null ? 'entry' : 'stop').' yet.', $candidate->id)];
+        }
+        try {
+            $now = $this->clock->moment();
+            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->composer->entryUntil($plan, $draft->goodFor));
+        } catch (InvalidInput $fault) {
+            return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
+        }
+        $close = $this->bars->days($candidate->instrument, 1)->lastClose();
+        $lines = [];
+        if ($close !== null && $setup->wouldFillAt($close)) {
+            $lines[] = new CheckLineData(false, "{$symbol}: price is at the entry already, it would be filled at the next open.", $candidate->id);
+        }
+        if ($setup->targets === []) {
+            $lines[] = new CheckLineData(false, "{$symbol}: no target is set, so only the stop ends it.", $candidate->id);
+        }
+
+        return $lines;
+    }
+}

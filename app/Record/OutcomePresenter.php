@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Clock\TimeLabel;
+use App\Data\OutcomeData;
+use App\Data\OutcomeEventData;
+use App\Data\StripData;
+use App\Market\BarRepository;
+use App\Models\Outcome as OutcomeRow;
+use App\Models\PublishedSetup;
+use Brick\Math\RoundingMode;
+use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\SessionBook;
+use Watchpost\Core\Outcomes\Event;
+use Watchpost\Core\Outcomes\EventKind;
+use Watchpost\Core\Outcomes\Outcome;
+use Watchpost\Core\Outcomes\OutcomeEngine;
+use Watchpost\Core\Outcomes\OutcomeStatus;
+use Watchpost\Core\Outcomes\RunStore;
+use Watchpost\Core\Setups\RStrip;
+
+/** Tells the outcome of a published setup. The figures are those of the engine, as of its last evaluation. */
+final readonly class OutcomePresenter
+{
+    public function __construct(
+        private TimeLabel $times,
+        private ExchangeCalendar $calendar,
+        private BarRepository $bars,
+        private OutcomeEngine $engine,
+    ) {
+    }
+
+    public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData
+    {
+        $run = RunStore::load($row->run, $sealed->setup, $sealed->grid, $sealed->costs);
+        $outcome = $this->engine->outcome($run, $row->as_of, new SessionBook($this->calendar->between(
+            $this->calendar->dateOf($sealed->setup->publishedAt),
+            $this->calendar->dateOf($row->as_of),
+        )));
+        $fill = $run->position->wasFilled()
+            ? $sealed->setup->side->sign() * $run->position->averageFill()->toScale(0, RoundingMode::HALF_UP)->toInt()
+            : null;
+        $now = $outcome->status->isAlive() ? $this->bars->days($published->instrument, 1)->lastClose() : null;
+
+        return new OutcomeData(
+            $outcome->status,
+            $this->label($outcome),
+            $this->times->full($row->as_of),
+            $outcome->r,
+            $outcome->rRealised,
+            $outcome->rOpen,
+            $outcome->percent,
+            $outcome->perUnit,
+            $outcome->averageFill,
+            $outcome->sessionsHeld,
+            $outcome->mfeR,
+            $outcome->maeR,
+            $outcome->ambiguous,
+            $this->missed($outcome),
+            $outcome->targetFirst === null ? null : $this->times->date($outcome->targetFirst),
+            array_map(fn (Event $event): OutcomeEventData => $this->event($event), $outcome->events),
+            StripData::of(RStrip::followed($sealed->setup, $outcome, $fill, $now)),
+        );
+    }
+
+    private function label(Outcome $outcome): string
+    {
+        return match ($outcome->status) {
+            OutcomeStatus::Waiting => 'waiting',
+            OutcomeStatus::Open => $outcome->rRealised === '0.0000' ? 'open' : 'open, part taken',
+            OutcomeStatus::Closed => 'closed',
+            OutcomeStatus::NotTriggered => 'not triggered',
+            OutcomeStatus::Cancelled => 'cancelled before entry',
+            OutcomeStatus::Void => 'void',
+        };
+    }
+
+    private function missed(Outcome $outcome): ?string
+    {
+        if ($outcome->missedBy === null) {
+            return null;
+        }
+
+        return "missed by {$outcome->missedBy['price']} ({$outcome->missedBy['percent']} %) on {$this->times->date($outcome->missedBy['session'])}";
+    }
+
+    private function event(Event $event): OutcomeEventData
+    {
+        $details = $event->details;
+        $gap = ($details['gap'] ?? false) === true;
+        $what = match ($event->kind) {
+            EventKind::Fill => 'filled',
+            EventKind::Target => 'target '.($details['number'] ?? ''),
+            EventKind::Stop => ($details['moved'] ?? false) === true ? 'moved stop' : 'stop',
+            EventKind::Void => ($details['reason'] ?? '') === 'past_stop' ? 'void: the open was past the stop' : 'void: the open was past the first target',
+            EventKind::Expired => 'expired',
+            EventKind::Cancelled => ($details['reason'] ?? '') === 'cancel' ? 'cancelled: the cancel price traded' : 'cancelled: the position was closed',
+        };
+        $notes = [...($gap ? ['at the open, beyond the planned price'] : []), ...($event->assumed ? ['order within the bar assumed'] : [])];
+
+        return new OutcomeEventData(
+            $this->times->short($event->at),
+            $what,
+            isset($details['price']) ? (string) $details['price'] : null,
+            isset($details['share']) ? (string) $details['share'] : null,
+            implode('; ', $notes),
+        );
+    }
+}

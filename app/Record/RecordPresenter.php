@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Clock\TimeLabel;
+use App\Data\RecordRowData;
+use App\Data\RecordTotalsData;
+use App\Models\PublishedSetup;
+use App\Publishing\EditionReader;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Watchpost\Core\Outcomes\OutcomeStatus;
+
+/** The record: every published setup with what happened to it. */
+final readonly class RecordPresenter
+{
+    public function __construct(private EditionReader $editions, private OutcomePresenter $outcomes, private TimeLabel $times)
+    {
+    }
+
+    /** @return list<RecordRowData> the newest edition first */
+    public function rows(): array
+    {
+        $rows = [];
+        $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->orderByDesc('edition_id')->orderBy('id')->get();
+        foreach ($published as $setup) {
+            if ($setup->outcome === null) {
+                continue;
+            }
+            $sealed = $this->editions->setup($setup->edition, $setup->key);
+            $rows[] = new RecordRowData(
+                $setup->edition->number,
+                $setup->key,
+                $this->times->date($setup->edition->session_date),
+                $setup->instrument->symbol,
+                $setup->instrument->name,
+                $sealed->sentence,
+                $this->outcomes->present($setup, $sealed, $setup->outcome),
+            );
+        }
+
+        return $rows;
+    }
+
+    /** @param list<RecordRowData> $rows */
+    public function totals(array $rows): RecordTotalsData
+    {
+        $count = static fn (OutcomeStatus $status): int => count(array_filter($rows, static fn (RecordRowData $row): bool => $row->outcome->status === $status));
+        $realised = $open = BigDecimal::zero();
+        foreach ($rows as $row) {
+            $realised = $realised->plus($row->outcome->rRealised ?? '0');
+            $open = $open->plus($row->outcome->rOpen ?? '0');
+        }
+        $costs = config()->array('watchpost.costs');
+
+        return new RecordTotalsData(
+            count($rows),
+            $count(OutcomeStatus::Closed),
+            $count(OutcomeStatus::Open),
+            $count(OutcomeStatus::Waiting),
+            $count(OutcomeStatus::NotTriggered),
+            $count(OutcomeStatus::Cancelled),
+            $count(OutcomeStatus::Void),
+            count(array_filter($rows, static fn (RecordRowData $row): bool => $row->outcome->ambiguous)),
+            (string) $realised->toScale(2, RoundingMode::HALF_UP),
+            (string) $open->toScale(2, RoundingMode::HALF_UP),
+            CostsLabel::of((int) $costs['slippage_ticks'], (string) $costs['commission_per_unit']),
+        );
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\AddCandidate;
+use App\Actions\ChangeSetup;
+use App\Actions\JudgeCandidate;
+use App\Actions\MarkLevel;
+use App\Actions\PublishPlan;
+use App\Actions\WriteBias;
+use App\Clock\MarketClock;
+use App\Enums\CandidateState;
+use App\Enums\LevelGrade;
+use App\Enums\Role;
+use App\Enums\Tier;
+use App\Feeds\SimulatedFeed;
+use App\Market\ChartBuilder;
+use App\Market\MarketAdvance;
+use App\Models\Candidate;
+use App\Models\Instrument;
+use App\Models\Plan;
+use App\Models\PublishedSetup;
+use App\Models\User;
+use App\Planning\CurrentPlan;
+use App\Record\SetupEvaluator;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Setups\Side;
+use Watchpost\Simulator\QuayExchange;
+
+/**
+ * The demo: the made-up exchange with two years of history, its author and readers, an edition published a week ago
+ * into a market that had not moved yet, and the draft of tonight's plan. All of it is made by the same actions that
+ * people use; every outcome is the engine's.
+ */
+final class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'lantern';
+
+    public function __construct(
+        private readonly SimulatedFeed $feed,
+        private readonly MarketClock $clock,
+        private readonly MarketAdvance $market,
+        private readonly ExchangeCalendar $calendar,
+        private readonly ChartBuilder $charts,
+        private readonly CurrentPlan $current,
+    ) {
+    }
+
+    public function run(): void
+    {
+        $evening = (int) strtotime(config()->string('watchpost.demo.evening'));
+        $earlier = (int) strtotime(config()->string('watchpost.demo.earlier_evening'));
+
+        DB::transaction(function () use ($evening, $earlier): void {
+            $author = $this->people();
+            $this->instruments();
+            $this->feed->deliverHistory($earlier, $this->fineFrom($evening));
+            $this->clock->moveTo($earlier);
+            $this->earlierEdition($author);
+            $this->market->to($evening);
+            foreach (PublishedSetup::query()->with(['edition', 'instrument'])->get() as $published) {
+                app(SetupEvaluator::class)->evaluate($published);
+            }
+            $this->draftOfTonight($author);
+        });
+    }
+
+    /** The date from which bars of five minutes are kept. */
+    private function fineFrom(int $evening): string
+    {
+        $sessions = $this->calendar->between(QuayExchange::FIRST_DATE, $this->calendar->dateOf($evening));
+
+        return $sessions[max(0, count($sessions) - config()->integer('watchpost.simulator.fine_sessions'))]->date;
+    }
+
+    private function people(): User
+    {
+        $author = $this->person('Maren Holloway', 'maren', Role::Author);
+        $this->person('Tobias Fenn', 'tobias', Role::Assistant, worksFor: $author);
+        $this->person('Ines Calder', 'ines', Role::Subscriber, Tier::Pilot);
+        $this->person('Jonas Wick', 'jonas', Role::Subscriber, Tier::Harbour);
+
+        return $author;
+    }
+
+    private function person(string $name, string $address, Role $role, ?Tier $tier = null, ?User $worksFor = null): User
+    {
+        return User::query()->create([
+            'name' => $name,
+            'email' => "{$address}@watchpost.test",
+            'password' => self::PASSWORD,
+            'role' => $role,
+            'tier' => $tier,
+            'works_for_id' => $worksFor?->id,
+        ]);
+    }
+
+    private function instruments(): void
+    {
+        foreach (QuayExchange::listings() as $listing) {
+            $instrument = $listing->instrument;
+            Instrument::query()->create([
+                'symbol' => $instrument->symbol,
+                'name' => $instrument->name,
+                'kind' => $instrument->kind,
+                'decimals' => $instrument->grid->decimals,
+                'tick' => $instrument->grid->tick,
+                'currency' => $instrument->currency,
+                'group' => $instrument->group,
+            ]);
+        }
+    }
+
+    private function earlierEdition(User $author): void
+    {
+        $plan = $this->current->of($author);
+        (new WriteBias())($plan, 'The index holds its range; strength is bought on pullbacks, breaks need room above them.');
+        $this->planned($plan, 'OAKL.Q', Side::Long, 'touch', -0.6);
+        $this->planned($plan, 'TARN.Q', Side::Long, 'break', 0.5);
+        $this->planned($plan, 'PINE.Q', Side::Short, 'break', -0.5);
+        $this->planned($plan, 'KELP.Q', Side::Long, 'touch', -2.6);
+        $this->planned($plan, 'RAMP.Q', Side::Short, 'touch', 0.7);
+        $this->planned($plan, 'SKDO.Q', Side::Long, 'break', 0.4);
+        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, Tier::Pilot);
+        $this->planned($plan, 'BRNZ.Q', Side::Short, 'touch', 0.5, Tier::Pilot);
+        $this->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
+        app(PublishPlan::class)($plan);
+    }
+
+    private function draftOfTonight(User $author): void
+    {
+        $plan = $this->current->of($author);
+        (new WriteBias())($plan, 'A quiet tape into Lamplighters\' Day: fewer names, near stops.');
+        $this->planned($plan, 'BRKF.Q', Side::Long, 'touch', -0.7);
+        $this->planned($plan, 'OAKL.Q', Side::Long, 'break', 0.6);
+        $this->levels($this->candidate($plan, 'GORSE.Q'), $this->series('GORSE.Q'));
+        $this->candidate($plan, 'HEATH.Q');
+        $this->passed($plan, 'LANT.Q', 'Swings of a day are wider than any stop worth taking.');
+        $plan->changes()->delete();
+        $plan->update(['change_position' => 0]);
+    }
+
+    /** @param float $away distance of the entry from the last close, in average true ranges */
+    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, Tier $readers = Tier::Harbour): void
+    {
+        $series = $this->series($symbol);
+        $atr = $this->charts->atr($series) ?? 0.0;
+        $close = $series->lastClose() ?? 0;
+        $price = fn (float $distance): string => $series->grid->format($series->grid->nearestTick($close + $distance * $atr));
+        $d = $side->sign();
+        $candidate = $this->candidate($plan, $symbol);
+        $this->levels($candidate, $series);
+        app(ChangeSetup::class)($candidate, [
+            'side' => $side->value,
+            'trigger' => $trigger,
+            'entry' => $price($away),
+            'stop' => $price($away - $d * 1.1),
+            'targets' => [
+                ['price' => $price($away + $d * 1.7), 'share' => '0.5'],
+                ['price' => $price($away + $d * 3.2), 'share' => '0.5'],
+            ],
+            'good_for' => 5,
+        ]);
+        (new JudgeCandidate())($candidate->refresh(), CandidateState::Kept, '', $readers);
+    }
+
+    private function passed(Plan $plan, string $symbol, string $reason): void
+    {
+        (new JudgeCandidate())($this->candidate($plan, $symbol), CandidateState::Passed, $reason, Tier::Harbour);
+    }
+
+    private function candidate(Plan $plan, string $symbol): Candidate
+    {
+        return (new AddCandidate())($plan, Instrument::query()->where('symbol', $symbol)->firstOrFail())->load(['plan', 'instrument', 'setup']);
+    }
+
+    /** The extremes that anyone would mark first. */
+    private function levels(Candidate $candidate, Series $series): void
+    {
+        foreach ([[60, LevelGrade::Major], [15, LevelGrade::Minor]] as [$sessions, $grade]) {
+            foreach (['high' => max(array_slice($series->high, -$sessions)), 'low' => min(array_slice($series->low, -$sessions))] as $which => $price) {
+                $marked = DB::table('levels')->where(['author_id' => $candidate->plan->author_id, 'instrument_id' => $candidate->instrument_id, 'price' => $price])->exists();
+                if (! $marked) {
+                    (new MarkLevel())($candidate, $price, "{$sessions}-session {$which}", $grade);
+                }
+            }
+        }
+    }
+
+    private function series(string $symbol): Series
+    {
+        return $this->charts->series(Instrument::query()->where('symbol', $symbol)->firstOrFail(), 60);
+    }
+}
