@@ -25,6 +25,12 @@ final readonly class TimeLabel
         return $this->local($moment)->format('j M H:i');
     }
 
+    /** "Thu 22 Oct", in the exchange's time. */
+    public function shortDay(int $moment): string
+    {
+        return $this->local($moment)->format('D j M');
+    }
+
     public function time(int $moment): string
     {
         return $this->local($moment)->format('H:i');

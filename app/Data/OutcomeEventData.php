@@ -6,7 +6,7 @@ namespace App\Data;
 
 final readonly class OutcomeEventData
 {
-    public function __construct(public string $when, public string $what, public ?string $price, public ?string $share, public string $note)
+    public function __construct(public string $when, public ?string $session, public string $what, public ?string $price, public ?string $share, public string $note)
     {
     }
 }

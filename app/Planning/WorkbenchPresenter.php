@@ -185,7 +185,7 @@ final readonly class WorkbenchPresenter
             $format($draft->cancel),
             $targets,
             $draft->goodFor,
-            $this->times->short($this->composer->entryUntil($plan, $draft->goodFor)),
+            $this->times->shortDay($this->composer->entryUntil($plan, $draft->goodFor)),
             $missing,
             $setup !== null && $close !== null && $setup->wouldFillAt($close) ? ['Price is at the entry already: it would be filled at the next open.'] : [],
             $setup === null ? null : $this->sentence($setup, $grid),

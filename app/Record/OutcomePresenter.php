@@ -103,6 +103,7 @@ final readonly class OutcomePresenter
 
         return new OutcomeEventData(
             $this->times->short($event->at),
+            $event->session,
             $what,
             isset($details['price']) ? (string) $details['price'] : null,
             isset($details['share']) ? (string) $details['share'] : null,

@@ -42,7 +42,8 @@ final readonly class Simulator
             + $listing->beta * $this->marketMove($session)
             - $phase->phase->pull() * log($price / $phase->middle);
 
-        $bars = $this->bars($listing, $session, $barSeconds, $price, $drift, $move, $dice);
+        $crowd = $heat * (0.75 + 18 * abs($price / $state->price - 1) + 9 * abs($drift)) * exp(0.28 * $dice->normal());
+        $bars = $this->bars($listing, $session, $barSeconds, $price, $drift, $move, $crowd, $dice);
         $last = $bars[count($bars) - 1];
 
         return new PlayedSession($bars, new ListingState(
@@ -78,8 +79,12 @@ final readonly class Simulator
         return self::MARKET_MOVE * (new Dice($this->seed, 'market', $session->date))->normal() + 0.0002;
     }
 
-    /** @return non-empty-list<Bar> */
-    private function bars(Listing $listing, Session $session, int $barSeconds, float $price, float $drift, float $move, Dice $dice): array
+    /**
+     * @param float $crowd how many trade in this session, 1 being usual
+     *
+     * @return non-empty-list<Bar>
+     */
+    private function bars(Listing $listing, Session $session, int $barSeconds, float $price, float $drift, float $move, float $crowd, Dice $dice): array
     {
         $grid = $listing->instrument->grid;
         $scale = 10 ** $grid->decimals;
@@ -107,7 +112,7 @@ final readonly class Simulator
                 $high,
                 $low,
                 $close,
-                (int) round($listing->volume / $count * $busy * (0.55 + 0.25 * $range) * exp(0.35 * $dice->normal())),
+                (int) round($listing->volume * $crowd / $count * $busy * (0.55 + 0.25 * $range) * exp(0.35 * $dice->normal())),
             );
         }
 

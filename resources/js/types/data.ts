@@ -196,6 +196,7 @@ export interface OutcomeData {
 
 export interface OutcomeEventData {
     when: string;
+    session: string | null;
     what: string;
     price: string | null;
     share: string | null;

@@ -1,0 +1,78 @@
+import { extent } from 'd3-array';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import type { ChartData } from '@/types/data';
+
+/** A run of bars, first to last, both included. */
+export interface Window {
+    first: number;
+    last: number;
+}
+
+/** The last bars of a chart. */
+export function lastBars(chart: ChartData, count: number): Window {
+    const last = chart.sessions.length - 1;
+    return { first: Math.max(0, last - count + 1), last };
+}
+
+/**
+ * The price scale: the bars of the window and the prices that must be seen, with some air.
+ *
+ * @param below share of the height kept free below the prices, for the volume
+ */
+export function priceScale(chart: ChartData, window: Window, prices: number[], height: number, below = 0.17, padding = 12): ScaleLinear<number, number> {
+    const lows = chart.low.slice(window.first, window.last + 1);
+    const highs = chart.high.slice(window.first, window.last + 1);
+    const [low = 0, high = 1] = extent([...lows, ...highs, ...prices]) as [number | undefined, number | undefined];
+    const air = (high - low || Math.abs(high) || 1) * 0.03;
+    return scaleLinear([low - air, high + air], [height * (1 - below), padding]);
+}
+
+/** The prices worth drawing into view: all that lie within a reach of the bars, as a multiple of their range. */
+export function near(chart: ChartData, window: Window, prices: number[], reach = 0.6): number[] {
+    const lows = chart.low.slice(window.first, window.last + 1);
+    const highs = chart.high.slice(window.first, window.last + 1);
+    if (lows.length === 0) {
+        return prices;
+    }
+    const low = Math.min(...lows);
+    const high = Math.max(...highs);
+    const room = (high - low) * reach;
+    return prices.filter((price) => price >= low - room && price <= high + room);
+}
+
+/** The position of bars: the middle of equal slots. */
+export function barScale(window: Window, width: number): { x: (index: number) => number; slot: number } {
+    const slot = width / (window.last - window.first + 1 + 2);
+    return { x: (index) => (index - window.first + 1) * slot, slot };
+}
+
+/** Whole R marks that lie within the price scale. */
+export function rTicks(scale: ScaleLinear<number, number>, entry: number, stop: number): { r: number; price: number }[] {
+    const domain = scale.domain() as [number, number];
+    const risk = entry - stop;
+    const rs = domain.map((price) => (price - entry) / risk);
+    const [from, to] = [Math.ceil(Math.min(...rs)), Math.floor(Math.max(...rs))];
+    const step = Math.max(1, Math.ceil((to - from) / 12));
+    const ticks = [];
+    for (let r = Math.ceil(from / step) * step; r <= to; r += step) {
+        ticks.push({ r, price: entry + r * risk });
+    }
+    return ticks;
+}
+
+/** Where the date axis gets a label: the first bar of each month, or of every few when they stand close. */
+export function monthMarks(sessions: string[], window: Window, slot: number, room = 44): { index: number; label: string }[] {
+    const marks: { index: number; label: string }[] = [];
+    let lastAt = -Infinity;
+    for (let i = Math.max(1, window.first); i <= window.last; i++) {
+        const now = sessions[i] ?? '';
+        const before = sessions[i - 1] ?? '';
+        if (now.slice(0, 7) !== before.slice(0, 7) && (i - lastAt) * slot >= room) {
+            const date = new Date(`${now}T12:00:00Z`);
+            const month = date.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
+            marks.push({ index: i, label: now.slice(5, 7) === '01' || marks.length === 0 ? `${month} ${now.slice(0, 4)}` : month });
+            lastAt = i;
+        }
+    }
+    return marks;
+}

@@ -1,0 +1,309 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import PriceChart from '@/chart/PriceChart.vue';
+import type { ChartMark, PriceLine } from '@/chart/lines';
+import { lastBars, near, priceScale } from '@/chart/scales';
+import { signed } from '@/lib/price';
+import type { EditionData, EditionPartData } from '@/types/data';
+import OutcomeFacts from './OutcomeFacts.vue';
+import RStrip from './RStrip.vue';
+
+/** A published edition, or the preview of one, as its readers see it. */
+const props = defineProps<{ edition: EditionData }>();
+
+const sheet = ref<HTMLElement>();
+const width = ref(700);
+const narrow = computed(() => width.value < 620);
+const chartWidth = computed(() => (narrow.value ? width.value : Math.round(width.value * 0.6)));
+const chartHeight = computed(() => (narrow.value ? 250 : 300));
+const bars = computed(() => (narrow.value ? 45 : 75));
+
+const drawn = computed(() =>
+    props.edition.parts.map((part) => {
+        if (part.chart === null) {
+            return { part, view: null };
+        }
+        const window = lastBars(part.chart, bars.value);
+        const lines = linesOf(part);
+        const y = priceScale(
+            part.chart,
+            window,
+            near(
+                part.chart,
+                window,
+                lines.map((line) => line.value),
+            ),
+            chartHeight.value - 20,
+        );
+        return { part, view: { chart: part.chart, window, lines, y, marks: marksOf(part) } };
+    }),
+);
+
+function linesOf(part: EditionPartData): PriceLine[] {
+    const line = (kind: PriceLine['kind'], key: string, price: string, label: string): PriceLine => ({
+        key,
+        kind,
+        value: Number(price),
+        price,
+        label,
+        grade: null,
+        side: part.setup?.side ?? null,
+        movable: false,
+    });
+    const setup = part.setup;
+    return [
+        ...part.levels.map((level, i): PriceLine => ({ ...line('level', `level-${i}`, level.price, ''), grade: level.grade })),
+        ...(setup === null
+            ? []
+            : [
+                  line('entry', 'entry', setup.entry, 'entry'),
+                  line('stop', 'stop', setup.stop, 'stop'),
+                  ...setup.targets.map((target, i) => line('target', `target-${i}`, target.price, `target ${i + 1}`)),
+              ]),
+    ];
+}
+
+function marksOf(part: EditionPartData): ChartMark[] {
+    return (part.setup?.outcome?.events ?? []).flatMap((event) =>
+        event.session === null || event.price === null || event.what.startsWith('void')
+            ? []
+            : [{ session: event.session, value: Number(event.price), kind: event.what === 'filled' ? ('fill' as const) : ('exit' as const), label: `${event.what} at ${event.price}` }],
+    );
+}
+
+const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(Number(value) * 100)} %`);
+
+const watcher = new ResizeObserver(([box]) => {
+    if (box !== undefined) {
+        width.value = Math.floor(box.contentRect.width);
+    }
+});
+onMounted(() => sheet.value && watcher.observe(sheet.value));
+onBeforeUnmount(() => watcher.disconnect());
+</script>
+
+<template>
+    <article class="edition" :class="{ narrow }">
+        <div ref="sheet">
+            <header class="masthead">
+                <p class="kind">Daily plan{{ edition.isPreview ? ', preview' : `, edition ${edition.number}` }}</p>
+                <h1>{{ edition.session }}</h1>
+                <p class="by">{{ edition.author }}, for the {{ edition.exchange }}, which opens {{ edition.opens }}</p>
+                <p class="by">{{ edition.isPreview ? 'Would be published' : 'Published' }} {{ edition.publishedAt }}</p>
+            </header>
+            <p v-if="edition.bias" class="bias">{{ edition.bias }}</p>
+
+            <section v-for="{ part, view } in drawn" :key="part.symbol" class="part">
+                <header>
+                    <h2>{{ part.symbol }} <span>{{ part.name }}</span></h2>
+                    <p class="muted">{{ part.kind }}, last {{ part.lastClose }} {{ part.currency }}</p>
+                </header>
+                <p v-if="part.passed" class="passed">Passed: {{ part.reason }}</p>
+                <template v-else>
+                    <p v-if="part.setup" class="sentence">{{ part.setup.sentence }}</p>
+                    <div class="columns">
+                        <PriceChart
+                            v-if="view"
+                            :chart="view.chart"
+                            :window="view.window"
+                            :y="view.y"
+                            :width="chartWidth"
+                            :height="chartHeight"
+                            :lines="view.lines"
+                            :scale="null"
+                            :name="`${part.symbol} ${part.name}`"
+                            :marks="view.marks"
+                            tags
+                        />
+                        <div class="figures">
+                            <table v-if="part.setup">
+                                <caption class="visually-hidden">
+                                    Prices of the setup
+                                </caption>
+                                <tbody>
+                                    <tr :class="part.setup.side">
+                                        <th>{{ part.setup.side === 'long' ? '▲ Long' : '▼ Short' }}, {{ part.setup.trigger }}</th>
+                                        <td>{{ part.setup.entry }}</td>
+                                        <td>1 R = {{ part.setup.risk }}</td>
+                                    </tr>
+                                    <tr class="stop">
+                                        <th>Stop</th>
+                                        <td>{{ part.setup.stop }}</td>
+                                        <td>−1 R</td>
+                                    </tr>
+                                    <tr v-for="(target, i) in part.setup.targets" :key="i" :class="part.setup.side">
+                                        <th>Target {{ i + 1 }}, {{ share(target.share) }}</th>
+                                        <td>{{ target.price }}</td>
+                                        <td>{{ signed(target.r) }} R</td>
+                                    </tr>
+                                    <tr v-if="part.setup.cancel">
+                                        <th>Cancel the wait</th>
+                                        <td>{{ part.setup.cancel }}</td>
+                                        <td></td>
+                                    </tr>
+                                    <tr v-for="level in part.levels" :key="level.price" class="level" :class="level.grade">
+                                        <th>{{ level.origin }}</th>
+                                        <td>{{ level.price }}</td>
+                                        <td>{{ level.grade }}</td>
+                                    </tr>
+                                </tbody>
+                            </table>
+                            <RStrip v-if="part.setup && !part.setup.outcome" :strip="part.setup.planned" :width="260" labels />
+                        </div>
+                    </div>
+                    <section v-if="part.setup?.outcome" class="since" :aria-label="`What happened since to ${part.symbol}`">
+                        <h3>What happened since</h3>
+                        <OutcomeFacts :outcome="part.setup.outcome" :strip-width="Math.min(280, width - 40)" />
+                    </section>
+                </template>
+            </section>
+
+            <p v-if="edition.withheld > 0" class="withheld">{{ edition.withheld }} more {{ edition.withheld === 1 ? 'candidate is' : 'candidates are' }} for Pilot readers.</p>
+            <footer>
+                <p>{{ edition.costs }}</p>
+                <p v-if="edition.seal">
+                    Sealed with SHA-256 <code>{{ edition.seal }}</code>
+                    <template v-if="edition.previousSeal">, after <code>{{ edition.previousSeal }}</code></template>
+                    <template v-else>, the first of its chain</template>.
+                </p>
+            </footer>
+        </div>
+    </article>
+</template>
+
+<style scoped>
+.edition {
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 24px 40px;
+    background: var(--sheet);
+    border: solid var(--hair);
+    border-width: 0 1px;
+    --paper: var(--sheet);
+}
+.masthead {
+    padding-bottom: 12px;
+    border-bottom: 3px double var(--ink-2);
+    text-align: center;
+}
+.kind {
+    font-size: 13px;
+    color: var(--ink-2);
+}
+.masthead h1 {
+    font: 600 32px/40px var(--serif);
+    text-wrap: balance;
+}
+.by {
+    color: var(--ink-2);
+}
+.bias {
+    padding: 16px 0;
+    font: italic 400 19px/27px var(--serif);
+    text-align: center;
+    text-wrap: balance;
+    border-bottom: 1px solid var(--hair-2);
+}
+.part {
+    padding: 20px 0 16px;
+    border-bottom: 1px solid var(--hair-2);
+}
+.part header {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: baseline;
+    gap: 0 12px;
+}
+.part h2 {
+    font: 650 20px/26px var(--serif);
+}
+.part h2 span {
+    font-weight: 400;
+}
+.sentence,
+.passed {
+    margin: 6px 0 10px;
+    font: 400 17px/24px var(--serif);
+    text-wrap: pretty;
+}
+.passed {
+    margin-bottom: 0;
+    color: var(--ink-2);
+}
+.columns {
+    display: grid;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 20px;
+}
+.narrow .columns {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+}
+.figures table {
+    width: 100%;
+    border-collapse: collapse;
+    margin-bottom: 12px;
+}
+.figures th {
+    text-align: left;
+    font-weight: 600;
+}
+.figures td {
+    text-align: right;
+    white-space: nowrap;
+}
+.figures td:last-child {
+    min-width: 72px;
+    padding-left: 8px;
+}
+.figures tr {
+    border-bottom: 1px solid var(--hair);
+    line-height: 24px;
+}
+.figures .level th {
+    font-weight: 400;
+    color: var(--ink-2);
+}
+.figures .level.major td:nth-child(2) {
+    font-weight: 650;
+}
+.since {
+    margin-top: 12px;
+    padding: 10px 12px;
+    background: var(--wash);
+}
+.since h3 {
+    margin-bottom: 6px;
+    font: 650 15px/20px var(--serif);
+}
+.withheld {
+    padding: 16px 0;
+    font: italic 400 16px/24px var(--serif);
+    text-align: center;
+}
+footer {
+    padding-top: 12px;
+    font-size: 12px;
+    line-height: 17px;
+    color: var(--ink-2);
+}
+code {
+    font-size: 11px;
+    overflow-wrap: anywhere;
+}
+@media (max-width: 760px) {
+    .edition {
+        padding: 16px;
+        border: 0;
+    }
+    .masthead h1 {
+        font-size: 25px;
+        line-height: 32px;
+    }
+    .bias {
+        font-size: 17px;
+        line-height: 24px;
+    }
+}
+</style>

@@ -1,0 +1,364 @@
+<script setup lang="ts">
+import { Link, router, useForm } from '@inertiajs/vue3';
+import AutoComplete, { type AutoCompleteCompleteEvent, type AutoCompleteOptionSelectEvent } from 'primevue/autocomplete';
+import Button from 'primevue/button';
+import Column from 'primevue/column';
+import DataTable, { type DataTableRowReorderEvent } from 'primevue/datatable';
+import Dialog from 'primevue/dialog';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { useToast } from 'primevue/usetoast';
+import { computed, nextTick, ref } from 'vue';
+import AppShell from '@/components/AppShell.vue';
+import RStrip from '@/components/RStrip.vue';
+import { send } from '@/lib/http';
+import { useShortcuts } from '@/lib/keys';
+import { signed } from '@/lib/price';
+import type { CandidateData, CandidateState, InstrumentData, PlanData, Tier } from '@/types/data';
+
+const props = defineProps<{ plan: PlanData; candidates: CandidateData[] }>();
+
+const toast = useToast();
+const chosenId = ref<number | null>(props.candidates[0]?.id ?? null);
+const chosen = computed(() => props.candidates.find((one) => one.id === chosenId.value) ?? null);
+const place = computed(() => props.candidates.findIndex((one) => one.id === chosenId.value));
+const found = ref<InstrumentData[]>([]);
+const search = ref<string | InstrumentData>('');
+const passing = ref<CandidateData | null>(null);
+const passForm = useForm<{ state: CandidateState; reason: string; readers: Tier }>({ state: 'passed', reason: '', readers: 'harbour' });
+const usualReasons = ['No level near enough for a stop.', 'Earnings inside the hold.', 'Too thin.', 'Nothing to wait for yet.', 'Against the bias.'];
+const tiers = [
+    { label: 'All readers', value: 'harbour' },
+    { label: 'Pilot only', value: 'pilot' },
+];
+const counts = computed(() => {
+    const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
+    return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided`;
+});
+
+async function find(event: AutoCompleteCompleteEvent): Promise<void> {
+    try {
+        found.value = await send<InstrumentData[]>('GET', `/instruments?q=${encodeURIComponent(event.query)}`);
+    } catch (error) {
+        found.value = [];
+        toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
+    }
+}
+
+function add(event: AutoCompleteOptionSelectEvent): void {
+    const instrument = event.value as InstrumentData;
+    search.value = '';
+    router.post(
+        '/plan/candidates',
+        { instrument: instrument.id },
+        {
+            preserveScroll: true,
+            preserveState: true,
+            onError: (errors) => toast.add({ severity: 'warn', summary: errors.instrument ?? 'It could not be added.', life: 5000 }),
+            onSuccess: () => (chosenId.value = props.candidates.find((one) => one.instrument.id === instrument.id)?.id ?? null),
+        },
+    );
+}
+
+function judge(candidate: CandidateData, change: Partial<{ state: CandidateState; reason: string; readers: Tier }>): void {
+    router.patch(
+        `/plan/candidates/${candidate.id}`,
+        { state: candidate.state, reason: candidate.reason, readers: candidate.readers, ...change },
+        { preserveScroll: true, preserveState: true },
+    );
+}
+
+function keep(candidate: CandidateData): void {
+    judge(candidate, { state: 'kept', reason: '' });
+}
+
+function askPass(candidate: CandidateData): void {
+    passForm.clearErrors();
+    passForm.reason = candidate.reason;
+    passForm.readers = candidate.readers;
+    passing.value = candidate;
+    void nextTick(() => document.getElementById('pass-reason')?.focus());
+}
+
+function pass(): void {
+    const candidate = passing.value;
+    if (candidate !== null) {
+        passForm.patch(`/plan/candidates/${candidate.id}`, { preserveScroll: true, preserveState: true, onSuccess: () => (passing.value = null) });
+    }
+}
+
+function moveTo(candidate: CandidateData, to: number): void {
+    if (to >= 0 && to < props.candidates.length) {
+        router.post(`/plan/candidates/${candidate.id}/move`, { place: to }, { preserveScroll: true, preserveState: true });
+    }
+}
+
+function dropped(event: DataTableRowReorderEvent): void {
+    const candidate = props.candidates[event.dragIndex];
+    if (candidate !== undefined) {
+        moveTo(candidate, event.dropIndex);
+    }
+}
+
+function remove(candidate: CandidateData): void {
+    router.delete(`/plan/candidates/${candidate.id}`, {
+        preserveScroll: true,
+        preserveState: true,
+        onSuccess: () => toast.add({ severity: 'secondary', summary: `${candidate.instrument.symbol} is off the list. Ctrl+Z brings it back.`, life: 4000 }),
+    });
+}
+
+async function travel(way: 'undo' | 'redo'): Promise<void> {
+    try {
+        const { message } = await send<{ message: string | null }>('POST', `/plan/${way}`);
+        toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
+        router.reload();
+    } catch (error) {
+        toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
+    }
+}
+
+function choose(step: 1 | -1): void {
+    const next = props.candidates[Math.max(0, Math.min(props.candidates.length - 1, place.value + step))];
+    chosenId.value = next?.id ?? null;
+}
+
+function onChosen(run: (candidate: CandidateData) => void): () => void {
+    return () => {
+        if (chosen.value !== null) {
+            run(chosen.value);
+        }
+    };
+}
+
+useShortcuts([
+    { keys: 'a', does: 'add an instrument', run: () => document.getElementById('add-instrument')?.focus() },
+    { keys: 'ArrowDown', does: 'next candidate', run: () => choose(1) },
+    { keys: 'ArrowUp', does: 'candidate before', run: () => choose(-1) },
+    { keys: 'k', does: 'keep it', run: onChosen(keep) },
+    { keys: 'p', does: 'pass it, with the reason', run: onChosen(askPass) },
+    { keys: 'Alt+ArrowUp', does: 'move it up', run: onChosen((one) => moveTo(one, place.value - 1)) },
+    { keys: 'Alt+ArrowDown', does: 'move it down', run: onChosen((one) => moveTo(one, place.value + 1)) },
+    { keys: 'Enter', does: 'mark and plan it', run: onChosen((one) => router.visit(`/plan/mark/${one.id}`)) },
+    { keys: 'Delete', does: 'take it off the list', run: onChosen(remove) },
+    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
+    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+]);
+</script>
+
+<template>
+    <AppShell title="Candidates" step="candidates">
+        <div class="page">
+            <header class="top">
+                <div>
+                    <h1>Candidates for {{ plan.session }}</h1>
+                    <p class="muted">Opens {{ plan.opens }}. {{ candidates.length === 0 ? 'The list is empty.' : `${counts}.` }}</p>
+                </div>
+                <div class="add">
+                    <label for="add-instrument">Add <kbd>a</kbd></label>
+                    <AutoComplete
+                        v-model="search"
+                        input-id="add-instrument"
+                        :suggestions="found"
+                        option-label="symbol"
+                        placeholder="symbol or name"
+                        :delay="120"
+                        auto-option-focus
+                        complete-on-focus
+                        empty-search-message="Nothing on the exchange has this symbol or name."
+                        show-empty-message
+                        @complete="find"
+                        @option-select="add"
+                    >
+                        <template #option="{ option }: { option: InstrumentData }">
+                            <span class="option">
+                                <strong>{{ option.symbol }}</strong> {{ option.name }} <span class="muted">{{ option.kind }}</span>
+                            </span>
+                        </template>
+                    </AutoComplete>
+                    <Button icon="pi pi-undo" text size="small" severity="secondary" :disabled="plan.undo === null" :aria-label="plan.undo ? `Undo ${plan.undo}` : 'Nothing to undo'" :title="plan.undo ? `Undo ${plan.undo} (Ctrl+Z)` : 'Nothing to undo'" @click="travel('undo')" />
+                </div>
+            </header>
+
+            <div v-if="candidates.length === 0" class="empty">
+                <h2>No candidates yet</h2>
+                <p>Press <kbd>a</kbd> and type a symbol or a name of the exchange. Then keep what is worth a plan and pass the rest with a reason.</p>
+            </div>
+            <DataTable
+                v-else
+                :value="candidates"
+                data-key="id"
+                size="small"
+                :row-class="(row: CandidateData) => [row.state, { chosen: row.id === chosenId }]"
+                @row-click="chosenId = ($event.data as CandidateData).id"
+                @row-dblclick="router.visit(`/plan/mark/${($event.data as CandidateData).id}`)"
+                @row-reorder="dropped"
+            >
+                <Column row-reorder header-style="width: 36px" :reorderable-column="false">
+                    <template #header><span class="visually-hidden">Order</span></template>
+                </Column>
+                <Column header="Symbol">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <Link :href="`/plan/mark/${data.id}`" class="symbol">{{ data.instrument.symbol }}</Link>
+                        <span class="name">{{ data.instrument.name }}</span>
+                    </template>
+                </Column>
+                <Column header="Kind">
+                    <template #body="{ data }: { data: CandidateData }">
+                        {{ data.instrument.kind }}<span class="name">{{ data.instrument.group }}</span>
+                    </template>
+                </Column>
+                <Column header="Last" body-class="num" header-class="num-head">
+                    <template #body="{ data }: { data: CandidateData }">
+                        {{ data.lastClose }}<span class="name">{{ data.change === null ? '' : `${signed(data.change)} %` }}</span>
+                    </template>
+                </Column>
+                <Column header="Decision">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <div class="decision">
+                            <Button label="Keep" size="small" severity="secondary" :outlined="data.state !== 'kept'" :aria-pressed="data.state === 'kept'" @click.stop="keep(data)" />
+                            <Button label="Pass" size="small" severity="secondary" :outlined="data.state !== 'passed'" :aria-pressed="data.state === 'passed'" @click.stop="askPass(data)" />
+                        </div>
+                    </template>
+                </Column>
+                <Column header="Setup" header-style="width: 38%">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <span v-if="data.state === 'passed'" class="reason">Passed: {{ data.reason }}</span>
+                        <div v-else-if="data.sentence && data.strip" class="set">
+                            <RStrip :strip="data.strip" :width="130" />
+                            <span class="sentence">{{ data.sentence }}</span>
+                        </div>
+                        <span v-else class="muted">{{ data.setupNote }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span>
+                    </template>
+                </Column>
+                <Column header="Read by">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <Select :model-value="data.readers" :options="tiers" option-label="label" option-value="value" size="small" aria-label="Read by" class="tier" @update:model-value="judge(data, { readers: $event })" />
+                    </template>
+                </Column>
+                <Column header-style="width: 40px">
+                    <template #header><span class="visually-hidden">Remove</span></template>
+                    <template #body="{ data }: { data: CandidateData }">
+                        <Button icon="pi pi-trash" text size="small" severity="secondary" :aria-label="`Take ${data.instrument.symbol} off the list`" @click.stop="remove(data)" />
+                    </template>
+                </Column>
+            </DataTable>
+        </div>
+
+        <Dialog :visible="passing !== null" modal :header="`Pass ${passing?.instrument.symbol}`" :style="{ width: '440px' }" @update:visible="passing = null">
+            <form class="pass" @submit.prevent="pass">
+                <label for="pass-reason">Why? The reason is published with the plan.</label>
+                <InputText id="pass-reason" v-model="passForm.reason" maxlength="200" :invalid="!!passForm.errors.reason" fluid />
+                <p v-if="passForm.errors.reason" class="error" role="alert">{{ passForm.errors.reason }}</p>
+                <div class="usual">
+                    <Button v-for="reason in usualReasons" :key="reason" :label="reason" text size="small" severity="secondary" @click="passForm.reason = reason" />
+                </div>
+                <div class="end">
+                    <Button label="Leave it" text severity="secondary" size="small" @click="passing = null" />
+                    <Button type="submit" label="Pass" size="small" :loading="passForm.processing" />
+                </div>
+            </form>
+        </Dialog>
+    </AppShell>
+</template>
+
+<style scoped>
+.page {
+    padding: 12px 16px;
+}
+.top {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    gap: 16px;
+    margin-bottom: 12px;
+}
+.add {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+}
+.add label {
+    font-weight: 600;
+}
+.option {
+    display: inline-flex;
+    gap: 8px;
+}
+.empty {
+    max-width: 520px;
+    margin: 12vh auto;
+    text-align: center;
+    line-height: 22px;
+}
+.symbol {
+    display: block;
+    font-weight: 650;
+    text-decoration: none;
+}
+.name {
+    display: block;
+    font-size: 13px;
+    line-height: 16px;
+    color: var(--ink-3);
+}
+:deep(.num) {
+    text-align: right;
+}
+:deep(.num-head .p-datatable-column-header-content) {
+    justify-content: flex-end;
+}
+:deep(tr.chosen > td) {
+    background: var(--wash);
+}
+:deep(tr.chosen > td:first-child) {
+    box-shadow: inset 3px 0 0 var(--ink);
+}
+:deep(tr.passed .symbol) {
+    color: var(--ink-3);
+    text-decoration: line-through;
+}
+.decision {
+    display: flex;
+    gap: 4px;
+}
+.set {
+    display: grid;
+    grid-template-columns: 130px minmax(0, 1fr);
+    gap: 12px;
+    align-items: center;
+}
+.sentence {
+    display: -webkit-box;
+    overflow: hidden;
+    font-size: 13px;
+    line-height: 17px;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    line-clamp: 2;
+}
+.reason {
+    color: var(--ink-2);
+    font-size: 13px;
+}
+.tier {
+    width: 118px;
+}
+.pass {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+}
+.usual {
+    display: flex;
+    flex-wrap: wrap;
+}
+.end {
+    display: flex;
+    justify-content: flex-end;
+    gap: 8px;
+}
+.error {
+    color: var(--stop);
+}
+</style>

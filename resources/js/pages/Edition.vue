@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { Link, usePage } from '@inertiajs/vue3';
+import { computed } from 'vue';
+import AppShell from '@/components/AppShell.vue';
+import EditionSheet from '@/components/EditionSheet.vue';
+import type { EditionData } from '@/types/data';
+
+const props = defineProps<{ edition: EditionData }>();
+
+const page = usePage();
+const readsAll = computed(() => props.edition.withheld === 0 && (page.props.person?.role !== 'subscriber' || page.props.person.tier === 'Pilot'));
+</script>
+
+<template>
+    <AppShell :title="`Edition ${edition.number}`" step="editions">
+        <nav class="above" aria-label="Edition">
+            <Link href="/editions">All editions</Link>
+            <a v-if="readsAll" :href="`/editions/${edition.number}/document`">The sealed document (JSON)</a>
+        </nav>
+        <EditionSheet :edition="edition" />
+    </AppShell>
+</template>
+
+<style scoped>
+.above {
+    display: flex;
+    justify-content: space-between;
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 8px 40px;
+    font-size: 13px;
+}
+@media (max-width: 760px) {
+    .above {
+        padding: 8px 16px;
+    }
+}
+</style>

@@ -1,0 +1,595 @@
+<script setup lang="ts">
+import { Link, router } from '@inertiajs/vue3';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
+import { useToast } from 'primevue/usetoast';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import AppShell from '@/components/AppShell.vue';
+import RStrip from '@/components/RStrip.vue';
+import SetupEditor from '@/components/SetupEditor.vue';
+import Ladder from '@/chart/Ladder.vue';
+import PriceChart from '@/chart/PriceChart.vue';
+import type { PriceLine } from '@/chart/lines';
+import { lastBars, near, priceScale, type Window } from '@/chart/scales';
+import { Refusal, send } from '@/lib/http';
+import { useShortcuts } from '@/lib/keys';
+import { draggedR, signed, snap, type Grid } from '@/lib/price';
+import type { CandidateLinkData, ChartData, LadderRowData, PlanData, WorkbenchData } from '@/types/data';
+
+const props = defineProps<{ plan: PlanData; links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
+
+const FEWEST_BARS = 20;
+const USUAL_BARS = 110;
+const AXIS = 20;
+/** Room kept below the prices for the volume. */
+const VOLUME = 0.17;
+
+const toast = useToast();
+const bench = shallowRef(props.workbench);
+const errors = ref<Record<string, string>>({});
+const chosen = ref<string | null>(null);
+const drag = ref<{ key: string; price: string } | null>(null);
+const newPrice = ref('');
+const newPriceError = ref<string | null>(null);
+const kept = ref<'kept' | 'keeping'>('kept');
+const ladder = ref<InstanceType<typeof Ladder>>();
+const chartBox = ref<HTMLElement>();
+const width = ref(600);
+const height = ref(500);
+const view = ref<Window>(lastBars(props.chart, USUAL_BARS));
+
+watch(
+    () => props.workbench,
+    (next) => {
+        const other = next.candidate.id !== bench.value.candidate.id;
+        bench.value = next;
+        if (other) {
+            errors.value = {};
+            chosen.value = null;
+            drag.value = null;
+            newPrice.value = '';
+            newPriceError.value = null;
+        }
+    },
+);
+watch(
+    () => props.chart,
+    (next) => {
+        const count = view.value.last - view.value.first + 1;
+        view.value = lastBars(next, count);
+    },
+);
+
+const candidate = computed(() => bench.value.candidate);
+const instrument = computed(() => candidate.value.instrument);
+const grid = computed<Grid>(() => ({ decimals: instrument.value.decimals, tick: instrument.value.tick }));
+const setup = computed(() => bench.value.setup);
+const base = computed(() => `/plan/mark/${candidate.value.id}`);
+const place = computed(() => props.links.findIndex((link) => link.id === candidate.value.id));
+
+// The scale holds still while a price is dragged: it follows what is kept.
+const y = computed(() =>
+    priceScale(
+        props.chart,
+        view.value,
+        near(
+            props.chart,
+            view.value,
+            bench.value.ladder.map((row) => row.value),
+        ),
+        height.value - AXIS,
+        VOLUME,
+    ),
+);
+const rows = computed<LadderRowData[]>(() => {
+    const moved = drag.value;
+    if (moved === null) {
+        return bench.value.ladder;
+    }
+    const entry = setup.value.scale;
+    return bench.value.ladder
+        .map((row) => {
+            if (row.key !== moved.key) {
+                return row;
+            }
+            const value = Number(moved.price);
+            return { ...row, price: moved.price, value, percent: '0', atr: null, r: entry === null || row.key === 'entry' || row.key === 'stop' ? null : draggedR(value, entry.entry, entry.stop) };
+        })
+        .map((row) => (row.key === moved.key ? { ...row, percent: ((row.value / lastClose.value - 1) * 100).toFixed(2) } : row))
+        .sort((a, b) => b.value - a.value);
+});
+const lastClose = computed(() => bench.value.ladder.find((row) => row.kind === 'last')?.value ?? 1);
+const lines = computed<PriceLine[]>(() =>
+    rows.value.map((row) => ({
+        key: row.key,
+        kind: row.kind,
+        value: row.value,
+        price: row.price,
+        label: row.label,
+        grade: row.grade,
+        side: setup.value.side,
+        movable: row.kind !== 'last',
+    })),
+);
+const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
+const origins = ['own reading', 'swing high', 'swing low', 'previous high', 'previous low', 'gap edge', 'round number', 'moving average', 'base', 'trend line'];
+
+/** Send a change; what comes back is the whole bench. A refusal is told at its field, and the old value stays. */
+async function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, fallback?: string): Promise<boolean> {
+    kept.value = 'keeping';
+    const at = base.value;
+    try {
+        const next = await send<WorkbenchData>(method, `${at}${path}`, body);
+        if (at === base.value) {
+            bench.value = next;
+            errors.value = {};
+            newPriceError.value = null;
+        }
+        return true;
+    } catch (error) {
+        if (error instanceof Refusal) {
+            errors.value = fallback === undefined ? error.errors : {};
+            if (fallback === 'new') {
+                newPriceError.value = error.message;
+            } else if (fallback === 'toast') {
+                toast.add({ severity: 'warn', summary: error.message, detail: 'The price stays as it was.', life: 6000 });
+            }
+        } else {
+            toast.add({ severity: 'error', summary: (error as Error).message, life: 8000 });
+        }
+        return false;
+    } finally {
+        kept.value = 'kept';
+        router.reload({ only: ['dayLine', 'links'] });
+    }
+}
+
+async function mark(price: string): Promise<void> {
+    if (await change('POST', '/levels', { price }, 'new')) {
+        const row = bench.value.ladder.find((one) => one.kind === 'level' && one.price === price);
+        chosen.value = row?.key ?? null;
+        ladder.value?.focusRow(chosen.value);
+    }
+}
+
+async function typeLevel(): Promise<void> {
+    if (newPrice.value.trim() === '') {
+        return;
+    }
+    const before = bench.value.ladder.length;
+    await change('POST', '/levels', { price: newPrice.value.trim() }, 'new');
+    if (newPriceError.value === null && bench.value.ladder.length > before) {
+        const row = bench.value.ladder.find((one) => one.kind === 'level' && Number(one.price) === Number(newPrice.value));
+        newPrice.value = '';
+        chosen.value = row?.key ?? null;
+    }
+}
+
+function setRow(row: LadderRowData, price: string): Promise<boolean> {
+    switch (row.kind) {
+        case 'level':
+            return change('PATCH', `/levels/${row.levelId}`, { price }, 'toast');
+        case 'target':
+            return change('PATCH', '/setup', {
+                targets: setup.value.targets.map((target, i) => ({ price: i === row.target ? price : target.price, share: target.share })),
+            }, undefined);
+        default:
+            return change('PATCH', '/setup', { [row.kind]: price });
+    }
+}
+
+function removeRow(row: LadderRowData): Promise<boolean> {
+    switch (row.kind) {
+        case 'level':
+            return change('DELETE', `/levels/${row.levelId}`);
+        case 'target': {
+            const targets = setup.value.targets.filter((_, i) => i !== row.target).map(({ price, share }) => ({ price, share }));
+            const only = targets[0];
+            return change('PATCH', '/setup', { targets: targets.length === 1 && only !== undefined ? [{ ...only, share: '1' }] : targets });
+        }
+        default:
+            return change('PATCH', '/setup', { [row.kind]: null });
+    }
+}
+
+function use(row: { price: string }, as: 'entry' | 'stop' | 'target'): Promise<boolean> {
+    return change('POST', '/use', { price: row.price, as }, 'toast');
+}
+
+function describe(row: LadderRowData, changes: { origin?: string; grade?: string }): Promise<boolean> {
+    return change('PATCH', `/levels/${row.levelId}`, { price: row.price, origin: row.label, grade: row.grade, ...changes }, 'toast');
+}
+
+function startMove(key: string): void {
+    const row = bench.value.ladder.find((one) => one.key === key);
+    if (row !== undefined) {
+        drag.value = { key, price: row.price };
+    }
+}
+
+function move(value: number): void {
+    if (drag.value !== null) {
+        drag.value = { ...drag.value, price: snap(value, grid.value) };
+    }
+}
+
+async function endMove(): Promise<void> {
+    const moved = drag.value;
+    const row = bench.value.ladder.find((one) => one.key === moved?.key);
+    if (moved !== null && row !== undefined && row.price !== moved.price) {
+        await setRow(row, moved.price);
+    }
+    drag.value = null;
+}
+
+async function travel(way: 'undo' | 'redo'): Promise<void> {
+    try {
+        const { message, candidateId } = await send<{ message: string | null; candidateId: number | null }>('POST', `/plan/${way}`);
+        toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
+        errors.value = {};
+        if (candidateId !== null && candidateId !== candidate.value.id) {
+            router.visit(`/plan/mark/${candidateId}`);
+        } else {
+            router.reload();
+        }
+    } catch (error) {
+        toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
+    }
+}
+
+function go(step: 1 | -1): void {
+    const next = props.links[place.value + step];
+    if (next !== undefined) {
+        router.visit(`/plan/mark/${next.id}`);
+    }
+}
+
+function zoom(factor: number): void {
+    const count = Math.round((view.value.last - view.value.first + 1) * factor);
+    const most = props.chart.sessions.length;
+    const size = Math.max(FEWEST_BARS, Math.min(most, count));
+    view.value = { first: Math.max(0, view.value.last - size + 1), last: view.value.last };
+}
+
+function pan(bars: number): void {
+    const size = view.value.last - view.value.first;
+    const last = Math.max(size, Math.min(props.chart.sessions.length - 1, view.value.last + bars));
+    view.value = { first: last - size, last };
+}
+
+function onChosen(run: (row: LadderRowData) => unknown): () => void {
+    return () => {
+        if (chosenRow.value !== null) {
+            void run(chosenRow.value);
+        }
+    };
+}
+
+useShortcuts([
+    { keys: 'j', does: 'next candidate', run: () => go(1) },
+    { keys: 'k', does: 'candidate before', run: () => go(-1) },
+    { keys: 'm', does: 'mark a level: type its price', run: () => document.getElementById('new-level')?.focus() },
+    { keys: 'l', does: 'to the ladder', run: () => ladder.value?.focusRow(chosen.value ?? bench.value.ladder[0]?.key ?? null) },
+    { keys: 'PageUp PageDown', does: 'ladder: row above, row below', run: () => {}, told: true },
+    { keys: 'ArrowUp ArrowDown', does: 'ladder and price fields: a tick up or down, with Shift ten', run: () => {}, told: true },
+    { keys: 'Enter', does: 'ladder: type the price', run: () => {}, told: true },
+    { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => use(row, 'entry')) },
+    { keys: 's', does: 'make it the stop', run: onChosen((row) => use(row, 'stop')) },
+    { keys: 't', does: 'make it a target', run: onChosen((row) => use(row, 'target')) },
+    { keys: 'o', does: 'name the origin of the chosen level', run: () => document.querySelector<HTMLInputElement>('#origin input, input#origin')?.focus() },
+    { keys: 'g', does: 'major or minor', run: onChosen((row) => row.kind === 'level' && describe(row, { grade: row.grade === 'major' ? 'minor' : 'major' })) },
+    { keys: 'Delete', does: 'delete the chosen level or plan price', run: onChosen((row) => row.kind !== 'last' && removeRow(row)) },
+    { keys: 'x', does: 'turn the side: long or short', run: () => void change('PATCH', '/setup', { side: setup.value.side === 'long' ? 'short' : 'long' }) },
+    { keys: '+', does: 'fewer bars', run: () => zoom(1 / 1.25) },
+    { keys: '-', does: 'more bars', run: () => zoom(1.25) },
+    { keys: 'ArrowLeft', does: 'earlier', run: () => pan(-10) },
+    { keys: 'ArrowRight', does: 'later', run: () => pan(10) },
+    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
+    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+    { keys: 'p', does: 'to Publish', run: () => router.visit('/plan/publish') },
+]);
+
+const watcher = new ResizeObserver(([box]) => {
+    if (box !== undefined) {
+        width.value = Math.floor(box.contentRect.width);
+    }
+});
+function measure(): void {
+    const top = chartBox.value?.getBoundingClientRect().top ?? 120;
+    height.value = Math.max(320, Math.min(900, window.innerHeight - top - 20 - 140));
+}
+onMounted(() => {
+    if (chartBox.value) {
+        watcher.observe(chartBox.value);
+    }
+    void nextTick(measure);
+    window.addEventListener('resize', measure);
+});
+onBeforeUnmount(() => {
+    watcher.disconnect();
+    window.removeEventListener('resize', measure);
+});
+</script>
+
+<template>
+    <AppShell :title="`${instrument.symbol}, mark and plan`" step="mark">
+        <nav class="rail" aria-label="Candidates of the plan">
+            <Link
+                v-for="(link, i) in links"
+                :key="link.id"
+                :href="`/plan/mark/${link.id}`"
+                prefetch
+                class="stop-over"
+                :class="[link.state, { here: link.id === candidate.id }]"
+                :aria-current="link.id === candidate.id ? 'page' : undefined"
+                :title="link.setupNote"
+            >
+                <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
+                <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
+            </Link>
+            <span class="rail-end muted">{{ kept === 'kept' ? 'Draft kept' : 'Keeping…' }}</span>
+            <Button icon="pi pi-undo" text size="small" severity="secondary" :disabled="bench.undo === null" :aria-label="bench.undo ? `Undo ${bench.undo}` : 'Nothing to undo'" :title="bench.undo ? `Undo ${bench.undo} (Ctrl+Z)` : 'Nothing to undo'" @click="travel('undo')" />
+            <Button icon="pi pi-refresh" text size="small" severity="secondary" :disabled="bench.redo === null" :aria-label="bench.redo ? `Redo ${bench.redo}` : 'Nothing to redo'" :title="bench.redo ? `Redo ${bench.redo} (Ctrl+Y)` : 'Nothing to redo'" @click="travel('redo')" />
+        </nav>
+
+        <div class="bench">
+            <section class="reading-desk" aria-label="Chart and ladder">
+                <header class="title">
+                    <h1>{{ instrument.symbol }} <span class="name">{{ instrument.name }}</span></h1>
+                    <p class="facts">
+                        {{ instrument.kind }}, {{ instrument.group }}. Last <strong>{{ candidate.lastClose }}</strong> {{ instrument.currency }}
+                        <template v-if="candidate.change !== null">({{ signed(candidate.change) }} %)</template>
+                        <template v-if="bench.atr !== null">. ATR(14) {{ bench.atr }}</template>
+                    </p>
+                </header>
+                <div class="side-by-side">
+                    <div ref="chartBox" class="chart-box">
+                        <PriceChart
+                            :chart="chart"
+                            :window="view"
+                            :y="y"
+                            :width="width"
+                            :height="height"
+                            :lines="lines"
+                            :scale="setup.scale"
+                            :name="`${instrument.symbol} ${instrument.name}`"
+                            interactive
+                            :chosen="chosen"
+                            :moving="drag?.key ?? null"
+                            @place="mark(snap($event, grid))"
+                            @choose="chosen = $event"
+                            @move-start="startMove"
+                            @move="move"
+                            @move-end="endMove"
+                            @zoom="zoom"
+                            @pan="pan"
+                        />
+                    </div>
+                    <Ladder
+                        ref="ladder"
+                        class="ladder-box"
+                        :rows="rows"
+                        :y="y"
+                        :height="height - AXIS"
+                        :side="setup.side"
+                        :grid="grid"
+                        :chosen="chosen"
+                        :moving="drag?.key ?? null"
+                        @choose="chosen = $event"
+                        @move-start="startMove"
+                        @move="move"
+                        @move-end="endMove"
+                        @set="setRow"
+                        @use="use"
+                        @remove="removeRow"
+                    />
+                </div>
+                <div class="under">
+                    <form class="new" @submit.prevent="typeLevel">
+                        <label for="new-level">Level at</label>
+                        <InputText id="new-level" v-model="newPrice" size="small" inputmode="decimal" autocomplete="off" :invalid="newPriceError !== null" placeholder="price" @keydown.esc="newPrice = ''" />
+                        <Button type="submit" label="Mark" size="small" severity="secondary" outlined />
+                        <span v-if="newPriceError" class="error" role="alert">{{ newPriceError }}</span>
+                        <span v-else class="muted">or click in the chart</span>
+                    </form>
+                    <div class="chosen-row" aria-live="polite">
+                        <template v-if="chosenRow && chosenRow.kind === 'level'">
+                            <strong>{{ chosenRow.price }}</strong>
+                            <Select
+                                id="origin"
+                                :key="chosenRow.key"
+                                :model-value="chosenRow.label"
+                                :options="origins"
+                                editable
+                                size="small"
+                                class="origin-pick"
+                                aria-label="Origin of the level"
+                                @change="$event.originalEvent?.type !== 'input' && describe(chosenRow, { origin: $event.value })"
+                                @keydown.enter.stop="describe(chosenRow, { origin: ($event.target as HTMLInputElement).value })"
+                                @keydown.stop
+                            />
+                            <Button :label="chosenRow.grade === 'major' ? 'Major' : 'Minor'" size="small" severity="secondary" outlined title="Turn to major or minor (g)" @click="describe(chosenRow, { grade: chosenRow.grade === 'major' ? 'minor' : 'major' })" />
+                        </template>
+                        <template v-else-if="chosenRow">
+                            <strong>{{ chosenRow.price }}</strong> {{ chosenRow.label }}
+                        </template>
+                        <template v-if="chosenRow">
+                            <span class="make">
+                                <Button size="small" text severity="secondary" title="Make it the entry (e)" @click="use(chosenRow, 'entry')">Entry <kbd>e</kbd></Button>
+                                <Button size="small" text severity="secondary" title="Make it the stop (s)" @click="use(chosenRow, 'stop')">Stop <kbd>s</kbd></Button>
+                                <Button size="small" text severity="secondary" title="Make it a target (t)" @click="use(chosenRow, 'target')">Target <kbd>t</kbd></Button>
+                                <Button v-if="chosenRow.kind !== 'last'" icon="pi pi-trash" size="small" text severity="secondary" aria-label="Delete" title="Delete (Del)" @click="removeRow(chosenRow)" />
+                            </span>
+                        </template>
+                        <span v-else class="muted">Choose a row of the ladder to name it, or to make it the entry, stop or target.</span>
+                    </div>
+                </div>
+                <div class="read-out">
+                    <p v-if="setup.sentence" class="sentence" :class="setup.side">{{ setup.sentence }}</p>
+                    <p v-else class="sentence muted">
+                        {{ setup.begun ? `The setup still needs ${setup.missing.join(' and ')}.` : 'No setup yet: choose a level and press e for the entry, s for the stop, t for a target.' }}
+                    </p>
+                    <RStrip v-if="setup.strip" :strip="setup.strip" :width="280" labels />
+                </div>
+            </section>
+            <aside class="plan-desk">
+                <SetupEditor :setup="setup" :grid="grid" :errors="errors" @change="change('PATCH', '/setup', $event)" @clear="change('DELETE', '/setup')" />
+            </aside>
+        </div>
+    </AppShell>
+</template>
+
+<style scoped>
+.rail {
+    display: flex;
+    align-items: center;
+    gap: 2px;
+    height: 36px;
+    padding: 0 16px;
+    border-bottom: 1px solid var(--hair);
+    overflow-x: auto;
+}
+.stop-over {
+    display: inline-flex;
+    align-items: center;
+    gap: 4px;
+    padding: 2px 8px;
+    text-decoration: none;
+    white-space: nowrap;
+    border-bottom: 2px solid transparent;
+    color: var(--ink-2);
+}
+.stop-over .no {
+    font-size: 11px;
+    color: var(--ink-3);
+}
+.stop-over .pi {
+    font-size: 11px;
+}
+.stop-over.passed {
+    text-decoration: line-through;
+    color: var(--ink-3);
+}
+.stop-over.here {
+    color: var(--ink);
+    font-weight: 650;
+    border-color: var(--ink);
+}
+.rail-end {
+    margin-left: auto;
+    padding: 0 8px;
+    font-size: 12px;
+    white-space: nowrap;
+}
+.bench {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 316px;
+    min-height: calc(100vh - 93px);
+}
+.reading-desk {
+    min-width: 0;
+    padding: 8px 16px;
+}
+.plan-desk {
+    padding: 12px 16px;
+    border-left: 1px solid var(--hair-2);
+    background: var(--sheet);
+}
+.title {
+    display: flex;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: 16px;
+    height: 28px;
+    white-space: nowrap;
+}
+.name {
+    font-weight: 400;
+    color: var(--ink-2);
+}
+.facts {
+    color: var(--ink-2);
+    overflow: hidden;
+    text-overflow: ellipsis;
+}
+.side-by-side {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 336px;
+    gap: 4px;
+}
+.chart-box {
+    min-width: 0;
+}
+.under {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 16px;
+    height: 40px;
+    border-top: 1px solid var(--hair);
+}
+.new,
+.chosen-row,
+.make {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    white-space: nowrap;
+}
+.make {
+    gap: 0;
+}
+.make kbd {
+    margin-left: 4px;
+}
+.new label {
+    font-weight: 600;
+}
+.new :deep(input) {
+    width: 92px;
+    text-align: right;
+}
+.new .muted,
+.chosen-row .muted {
+    font-size: 13px;
+}
+.error {
+    color: var(--stop);
+    font-size: 13px;
+    white-space: normal;
+    line-height: 16px;
+}
+.origin-pick {
+    width: 148px;
+}
+.read-out {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 24px;
+    align-items: center;
+    min-height: 72px;
+    border-top: 1px solid var(--hair);
+    padding-top: 8px;
+}
+.sentence {
+    font: 400 16px/22px var(--serif);
+    text-wrap: pretty;
+}
+.sentence.long,
+.sentence.short {
+    color: var(--ink);
+}
+.sentence.muted {
+    color: var(--ink-3);
+}
+@media (max-width: 1000px) {
+    .bench {
+        grid-template-columns: minmax(0, 1fr);
+    }
+    .plan-desk {
+        border-left: 0;
+        border-top: 1px solid var(--hair-2);
+    }
+}
+</style>

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { Link, router, useForm } from '@inertiajs/vue3';
+import Button from 'primevue/button';
+import SelectButton from 'primevue/selectbutton';
+import Textarea from 'primevue/textarea';
+import { useConfirm } from 'primevue/useconfirm';
+import { useToast } from 'primevue/usetoast';
+import { computed, ref, watch } from 'vue';
+import AppShell from '@/components/AppShell.vue';
+import EditionSheet from '@/components/EditionSheet.vue';
+import { send } from '@/lib/http';
+import { useShortcuts } from '@/lib/keys';
+import type { CheckLineData, EditionData, PlanData, Tier } from '@/types/data';
+import { usePage } from '@inertiajs/vue3';
+
+const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: Tier; edition: EditionData | null }>();
+
+const page = usePage();
+const confirm = useConfirm();
+const toast = useToast();
+const bias = ref(props.plan.bias);
+const phone = ref(false);
+const form = useForm({ plan: props.plan.id });
+const stops = computed(() => props.check.filter((line) => line.stops));
+const warns = computed(() => props.check.filter((line) => !line.stops));
+const mayPublish = computed(() => page.props.person?.mayPublish ?? false);
+const tiers = [
+    { label: 'Pilot', value: 'pilot' },
+    { label: 'Harbour', value: 'harbour' },
+];
+const sizes = [
+    { label: 'Page', value: false },
+    { label: 'Phone', value: true },
+];
+
+watch(
+    () => props.plan.bias,
+    (next) => (bias.value = next),
+);
+
+function keepBias(): void {
+    if (bias.value.trim() !== props.plan.bias) {
+        router.patch('/plan/bias', { bias: bias.value }, { preserveScroll: true, preserveState: true });
+    }
+}
+
+function publish(): void {
+    if (!mayPublish.value || stops.value.length > 0) {
+        return;
+    }
+    confirm.require({
+        header: `Publish the plan for ${props.plan.session}?`,
+        message:
+            warns.value.length > 0
+                ? `${warns.value.length} ${warns.value.length === 1 ? 'warning stands' : 'warnings stand'}. The edition is sealed: it cannot be changed or taken back afterwards.`
+                : 'The edition is sealed: it cannot be changed or taken back afterwards.',
+        acceptProps: { label: 'Publish and seal' },
+        rejectProps: { label: 'Not yet', severity: 'secondary', text: true },
+        accept: () =>
+            form.post('/plan/publish', {
+                onError: (errors) => toast.add({ severity: 'error', summary: errors.plan ?? 'The plan could not be published.', detail: 'The draft is kept.', life: 8000 }),
+            }),
+    });
+}
+
+async function travel(way: 'undo' | 'redo'): Promise<void> {
+    const { message } = await send<{ message: string | null }>('POST', `/plan/${way}`);
+    toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
+    router.reload();
+}
+
+useShortcuts([
+    { keys: 'b', does: 'write the bias', run: () => document.getElementById('bias')?.focus() },
+    { keys: 'v', does: 'page or phone', run: () => (phone.value = !phone.value) },
+    { keys: 'Ctrl+Enter', does: 'publish', run: publish, inFields: true },
+    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
+    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+]);
+</script>
+
+<template>
+    <AppShell title="Publish" step="publish">
+        <div class="desk">
+            <section class="preview" aria-label="Preview">
+                <div v-if="edition" :class="{ phone }"><EditionSheet :edition="edition" /></div>
+                <div v-else class="nothing">
+                    <h2>Not ready to be read yet</h2>
+                    <p>The check on the right says what is missing. The preview appears as soon as nothing stops the plan.</p>
+                </div>
+            </section>
+            <aside class="check">
+                <h1>Publish</h1>
+                <p class="muted">For {{ plan.session }}, which opens {{ plan.opens }}.</p>
+
+                <label for="bias">Bias for the session, in one line</label>
+                <Textarea id="bias" v-model="bias" rows="3" maxlength="400" fluid auto-resize @blur="keepBias" />
+
+                <h2>Check</h2>
+                <p v-if="check.length === 0" class="fine"><i class="pi pi-check" aria-hidden="true" /> Nothing stops this plan, nothing to warn of.</p>
+                <ul class="lines">
+                    <li v-for="line in [...stops, ...warns]" :key="line.message" :class="line.stops ? 'stops' : 'warns'">
+                        <span class="word">{{ line.stops ? 'stops' : 'warning' }}</span>
+                        <Link v-if="line.candidateId" :href="`/plan/mark/${line.candidateId}`">{{ line.message }}</Link>
+                        <span v-else>{{ line.message }}</span>
+                    </li>
+                </ul>
+
+                <h2>Preview</h2>
+                <div class="choices">
+                    <SelectButton
+                        :model-value="tier"
+                        :options="tiers"
+                        option-label="label"
+                        option-value="value"
+                        :allow-empty="false"
+                        size="small"
+                        aria-label="As this tier sees it"
+                        @update:model-value="router.get('/plan/publish', { tier: $event }, { preserveState: true, preserveScroll: true })"
+                    />
+                    <SelectButton v-model="phone" :options="sizes" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Width" />
+                </div>
+
+                <Button class="go" label="Publish and seal" :disabled="stops.length > 0 || !mayPublish" :loading="form.processing" @click="publish" />
+                <p v-if="!mayPublish" class="muted">Only the author publishes.</p>
+                <p v-else class="muted">The edition gets its number, the time and a seal that names the edition before. It cannot be changed by anyone afterwards.</p>
+            </aside>
+        </div>
+    </AppShell>
+</template>
+
+<style scoped>
+.desk {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 316px;
+    min-height: calc(100vh - 57px);
+}
+.preview {
+    height: calc(100vh - 57px);
+    overflow-y: auto;
+}
+.phone {
+    width: 390px;
+    margin: 16px auto;
+    border: 1px solid var(--hair-2);
+}
+.phone :deep(.edition) {
+    padding: 16px;
+}
+.nothing {
+    max-width: 380px;
+    margin: 20vh auto;
+    text-align: center;
+}
+.check {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding: 12px 16px;
+    border-left: 1px solid var(--hair-2);
+    background: var(--sheet);
+}
+.check h2 {
+    margin-top: 8px;
+}
+label {
+    font-weight: 600;
+}
+.lines {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+}
+.lines li {
+    display: grid;
+    grid-template-columns: 60px minmax(0, 1fr);
+    gap: 8px;
+    padding: 6px 0;
+    border-top: 1px solid var(--hair);
+    line-height: 18px;
+}
+.word {
+    font-weight: 650;
+}
+.stops .word {
+    color: var(--stop);
+}
+.warns .word {
+    color: var(--look);
+}
+.choices {
+    display: flex;
+    justify-content: space-between;
+}
+.go {
+    margin-top: 12px;
+}
+</style>

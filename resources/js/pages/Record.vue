@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
+import { computed, ref } from 'vue';
+import AppShell from '@/components/AppShell.vue';
+import OutcomeFacts from '@/components/OutcomeFacts.vue';
+import RStrip from '@/components/RStrip.vue';
+import { useShortcuts } from '@/lib/keys';
+import { signed } from '@/lib/price';
+import type { RecordRowData, RecordTotalsData } from '@/types/data';
+
+const props = defineProps<{ rows: RecordRowData[]; totals: RecordTotalsData }>();
+
+const id = (row: RecordRowData): string => `${row.edition}-${row.key}`;
+const open = ref(new Set<string>());
+const editions = computed(() => {
+    const groups = new Map<number, RecordRowData[]>();
+    for (const row of props.rows) {
+        groups.set(row.edition, [...(groups.get(row.edition) ?? []), row]);
+    }
+    return [...groups.entries()];
+});
+
+function toggle(row: RecordRowData): void {
+    const next = new Set(open.value);
+    if (!next.delete(id(row))) {
+        next.add(id(row));
+    }
+    open.value = next;
+}
+
+function firstEvent(row: RecordRowData, fill: boolean): string {
+    const events = row.outcome.events.filter((event) => event.price !== null && !event.what.startsWith('void') && (event.what === 'filled') === fill);
+    return events.map((event) => `${event.price}, ${event.when}`).join('; ');
+}
+
+useShortcuts([{ keys: 'x', does: 'open or close all details', run: () => (open.value = open.value.size > 0 ? new Set() : new Set(props.rows.map(id))) }]);
+</script>
+
+<template>
+    <AppShell title="Record" step="record">
+        <div class="page">
+            <header class="top">
+                <div>
+                    <h1>Record</h1>
+                    <p class="muted">Every published setup, followed by the same rules to its end. {{ totals.costs }}</p>
+                </div>
+                <dl v-if="rows.length > 0" class="totals">
+                    <div><dt>published</dt><dd>{{ totals.published }}</dd></div>
+                    <div><dt>waiting</dt><dd>{{ totals.waiting }}</dd></div>
+                    <div><dt>open</dt><dd>{{ totals.open }}</dd></div>
+                    <div><dt>closed</dt><dd>{{ totals.closed }}</dd></div>
+                    <div><dt>not triggered</dt><dd>{{ totals.notTriggered }}</dd></div>
+                    <div v-if="totals.cancelled > 0"><dt>cancelled</dt><dd>{{ totals.cancelled }}</dd></div>
+                    <div v-if="totals.void > 0"><dt>void</dt><dd>{{ totals.void }}</dd></div>
+                    <div class="sum"><dt>realised</dt><dd>{{ totals.closed === 0 ? 'nothing closed' : `${signed(totals.realised)} R` }}</dd></div>
+                    <div class="sum"><dt>still open</dt><dd>{{ totals.open === 0 ? 'none' : `${signed(totals.openR)} R` }}</dd></div>
+                </dl>
+            </header>
+
+            <p v-if="rows.length === 0" class="empty">Nothing is published yet. Once an edition is sealed, each of its setups stands here, whatever becomes of it.</p>
+            <table v-else class="record">
+                <thead>
+                    <tr>
+                        <th>Setup</th>
+                        <th>Status</th>
+                        <th class="strip-head">Stop, entry, targets; worst to best</th>
+                        <th>Filled</th>
+                        <th>Exits</th>
+                        <th class="num">R</th>
+                        <th class="num">%</th>
+                        <th class="num">Sessions</th>
+                    </tr>
+                </thead>
+                <tbody v-for="[number, group] in editions" :key="number">
+                    <tr class="group">
+                        <th colspan="8">
+                            <Link :href="`/editions/${number}`">Edition {{ number }}</Link>, for {{ group[0]?.session }}
+                        </th>
+                    </tr>
+                    <template v-for="row in group" :key="id(row)">
+                        <tr class="row" :class="row.outcome.status" @click="toggle(row)">
+                            <td>
+                                <button type="button" class="symbol" :aria-expanded="open.has(id(row))" @click.stop="toggle(row)">
+                                    <i class="pi" :class="open.has(id(row)) ? 'pi-angle-down' : 'pi-angle-right'" aria-hidden="true" />
+                                    {{ row.symbol }}
+                                </button>
+                                <span :class="row.outcome.strip.side">{{ row.outcome.strip.side === 'long' ? '▲ long' : '▼ short' }}</span>
+                            </td>
+                            <td>
+                                {{ row.outcome.label }}
+                                <span v-if="row.outcome.ambiguous" class="look" title="The order of things within a bar was assumed">assumed</span>
+                            </td>
+                            <td><RStrip :strip="row.outcome.strip" :width="210" /></td>
+                            <td v-if="row.outcome.missed" colspan="2" class="missed">{{ row.outcome.missed }}</td>
+                            <template v-else>
+                                <td>{{ firstEvent(row, true) }}</td>
+                                <td>{{ firstEvent(row, false) }}</td>
+                            </template>
+                            <td class="num"><strong v-if="row.outcome.r !== null">{{ signed(row.outcome.r, 2) }}</strong></td>
+                            <td class="num">{{ row.outcome.percent === null ? '' : signed(row.outcome.percent) }}</td>
+                            <td class="num">{{ row.outcome.sessionsHeld ?? '' }}</td>
+                        </tr>
+                        <tr v-if="open.has(id(row))" class="details">
+                            <td colspan="8">
+                                <div class="inside">
+                                    <p class="sentence"><strong>{{ row.name }}.</strong> {{ row.sentence }}</p>
+                                    <OutcomeFacts :outcome="row.outcome" :strip-width="300" />
+                                    <p class="muted">As of {{ row.outcome.asOf }}.</p>
+                                </div>
+                            </td>
+                        </tr>
+                    </template>
+                </tbody>
+            </table>
+        </div>
+    </AppShell>
+</template>
+
+<style scoped>
+.page {
+    padding: 12px 16px;
+    overflow-x: auto;
+}
+.top {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 12px 24px;
+    margin-bottom: 12px;
+}
+.totals {
+    display: flex;
+    gap: 20px;
+    margin: 0;
+}
+.totals dt {
+    font-size: 12px;
+    line-height: 16px;
+    color: var(--ink-3);
+}
+.totals dd {
+    margin: 0;
+    font-size: 16px;
+    line-height: 22px;
+}
+.sum dd {
+    font-weight: 650;
+}
+.empty {
+    max-width: 480px;
+    margin: 12vh auto;
+    text-align: center;
+}
+.record {
+    width: 100%;
+    border-collapse: collapse;
+}
+.record th {
+    text-align: left;
+    font-weight: 600;
+    color: var(--ink-2);
+    padding: 4px 8px;
+}
+.record thead th {
+    border-bottom: 1px solid var(--hair-2);
+}
+.record th.num,
+.record td.num {
+    text-align: right;
+}
+.record td {
+    padding: 5px 8px;
+    border-bottom: 1px solid var(--hair);
+}
+.group th {
+    padding-top: 12px;
+    font-family: var(--serif);
+    color: var(--ink);
+    border-bottom: 1px solid var(--hair-2);
+}
+.row {
+    cursor: pointer;
+}
+.row:hover td {
+    background: var(--wash);
+}
+.symbol {
+    display: block;
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font-weight: 650;
+    font-size: 14px;
+    cursor: pointer;
+}
+.row td:first-child > span {
+    padding-left: 18px;
+    font-size: 13px;
+}
+.missed {
+    color: var(--ink-2);
+}
+.inside {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+    gap: 4px 32px;
+    padding: 8px 12px 8px 26px;
+}
+.sentence {
+    font: 400 16px/23px var(--serif);
+}
+</style>
