@@ -26,6 +26,10 @@ final readonly class UsePrice
             PlanPrice::Stop => $draft->withStop($price, $close),
             PlanPrice::Target => $draft->withTarget($price),
         };
-        DraftSetups::keep($candidate, $after, $as->value, 'price');
+        DraftSetups::keep($candidate, $after, $as->value, match ($as) {
+            PlanPrice::Entry => 'entry.price',
+            PlanPrice::Stop => 'stop.price',
+            PlanPrice::Target => null, // the problem names the target itself
+        });
     }
 }

@@ -87,7 +87,7 @@ const items = computed(() => [
         <slot />
     </main>
     <KeysHelp />
-    <Toast position="bottom-left" />
+    <Toast position="bottom-right" />
     <ConfirmDialog />
 </template>
 

@@ -71,12 +71,12 @@ onBeforeUnmount(() => window.clearTimeout(timer));
 <template>
     <div class="clock">
         <button v-if="mayPlay" type="button" class="face" aria-haspopup="true" @click="panel?.toggle($event)">
-            <span class="when">{{ clock.date }}, <strong>{{ clock.time }}</strong> Quay time</span>
+            <span class="when"><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span>
             <span class="state">{{ clock.utc }} UTC · {{ underWay ? `playing ${run?.label}` : clock.session }}</span>
             <span v-if="underWay" class="bar" :style="{ width: `${percent}%` }" />
         </button>
         <div v-else class="face">
-            <span class="when">{{ clock.date }}, <strong>{{ clock.time }}</strong> Quay time</span>
+            <span class="when"><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span>
             <span class="state">{{ clock.utc }} UTC · {{ clock.session }}</span>
         </div>
         <Popover ref="panel" aria-label="Play the market forward">
@@ -167,7 +167,8 @@ button.face:hover {
     line-height: 16px;
 }
 @media (max-width: 760px) {
-    .state {
+    .state,
+    .date {
         display: none;
     }
 }

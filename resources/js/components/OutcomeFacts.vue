@@ -92,12 +92,16 @@ defineProps<{ outcome: OutcomeData; stripWidth?: number }>();
     border-top: 1px solid var(--hair);
 }
 .events li {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 10px;
+    display: grid;
+    grid-template-columns: 92px auto minmax(0, 1fr);
+    column-gap: 10px;
 }
 .when {
-    width: 92px;
     color: var(--ink-2);
+}
+@media (max-width: 620px) {
+    .events .muted {
+        grid-column: 2 / -1;
+    }
 }
 </style>

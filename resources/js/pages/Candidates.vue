@@ -216,8 +216,8 @@ useShortcuts([
                 <Column header="Decision">
                     <template #body="{ data }: { data: CandidateData }">
                         <div class="decision">
-                            <Button label="Keep" size="small" severity="secondary" :outlined="data.state !== 'kept'" :aria-pressed="data.state === 'kept'" @click.stop="keep(data)" />
-                            <Button label="Pass" size="small" severity="secondary" :outlined="data.state !== 'passed'" :aria-pressed="data.state === 'passed'" @click.stop="askPass(data)" />
+                            <Button :label="data.state === 'kept' ? 'Kept' : 'Keep'" :icon="data.state === 'kept' ? 'pi pi-check' : undefined" size="small" severity="secondary" :outlined="data.state !== 'kept'" :aria-pressed="data.state === 'kept'" @click.stop="keep(data)" />
+                            <Button :label="data.state === 'passed' ? 'Passed' : 'Pass'" size="small" severity="secondary" :outlined="data.state !== 'passed'" :aria-pressed="data.state === 'passed'" @click.stop="askPass(data)" />
                         </div>
                     </template>
                 </Column>
@@ -334,8 +334,8 @@ useShortcuts([
     font-size: 13px;
     line-height: 17px;
     -webkit-box-orient: vertical;
-    -webkit-line-clamp: 2;
-    line-clamp: 2;
+    -webkit-line-clamp: 3;
+    line-clamp: 3;
 }
 .reason {
     color: var(--ink-2);

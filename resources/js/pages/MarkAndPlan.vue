@@ -116,7 +116,7 @@ const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.val
 const origins = ['own reading', 'swing high', 'swing low', 'previous high', 'previous low', 'gap edge', 'round number', 'moving average', 'base', 'trend line'];
 
 /** Send a change; what comes back is the whole bench. A refusal is told at its field, and the old value stays. */
-async function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, fallback?: string): Promise<boolean> {
+async function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, alsoAt?: 'new' | 'toast'): Promise<boolean> {
     kept.value = 'keeping';
     const at = base.value;
     try {
@@ -129,10 +129,10 @@ async function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: 
         return true;
     } catch (error) {
         if (error instanceof Refusal) {
-            errors.value = fallback === undefined ? error.errors : {};
-            if (fallback === 'new') {
+            errors.value = alsoAt === 'new' ? {} : error.errors;
+            if (alsoAt === 'new') {
                 newPriceError.value = error.message;
-            } else if (fallback === 'toast') {
+            } else if (alsoAt === 'toast') {
                 toast.add({ severity: 'warn', summary: error.message, detail: 'The price stays as it was.', life: 6000 });
             }
         } else {
@@ -173,9 +173,9 @@ function setRow(row: LadderRowData, price: string): Promise<boolean> {
         case 'target':
             return change('PATCH', '/setup', {
                 targets: setup.value.targets.map((target, i) => ({ price: i === row.target ? price : target.price, share: target.share })),
-            }, undefined);
+            }, 'toast');
         default:
-            return change('PATCH', '/setup', { [row.kind]: price });
+            return change('PATCH', '/setup', { [row.kind]: price }, 'toast');
     }
 }
 
