@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\EditionController;
-use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\MarkController;
+use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SignInController;

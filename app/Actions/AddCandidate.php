@@ -23,7 +23,7 @@ final class AddCandidate
 
         return PlanHistory::change($plan, "add {$instrument->symbol}", $instrument->id, static fn (): Candidate => $plan->candidates()->create([
             'instrument_id' => $instrument->id,
-            'position' => (int) $plan->candidates()->max('position') + 1,
+            'position' => $plan->candidates()->count() + 1,
             'state' => CandidateState::New,
             'reason' => '',
             'readers' => Tier::Harbour,

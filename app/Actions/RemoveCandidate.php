@@ -12,6 +12,9 @@ final class RemoveCandidate
 {
     public function __invoke(Candidate $candidate): void
     {
-        PlanHistory::change($candidate->plan, "remove {$candidate->instrument->symbol}", $candidate->instrument_id, static fn () => $candidate->delete());
+        PlanHistory::change($candidate->plan, "remove {$candidate->instrument->symbol}", $candidate->instrument_id, static function () use ($candidate): void {
+            $candidate->delete();
+            $candidate->plan->candidates()->where('position', '>', $candidate->position)->decrement('position');
+        });
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-use App\Enums\LevelGrade;
 use App\Enums\LadderRowKind;
+use App\Enums\LevelGrade;
 
 /** A price on the ladder, with all that is said beside it. */
 final readonly class LadderRowData

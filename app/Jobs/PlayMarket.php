@@ -14,7 +14,6 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Bus;
 use Watchpost\Core\Market\ExchangeCalendar;
-use Watchpost\Core\Outcomes\OutcomeStatus;
 
 /**
  * Plays the market forward, session by session, then has every setup that is still alive evaluated. It can be
@@ -38,7 +37,7 @@ final class PlayMarket implements ShouldQueue
             return;
         }
         $moments = $this->moments($run, $clock, $calendar);
-        $alive = $this->alive();
+        $alive = $this->stillAlive();
         $run->update(['state' => MarketRunState::Running, 'steps_total' => count($moments) + count($alive)]);
         foreach ($moments as $moment) {
             if ($run->refresh()->state === MarketRunState::Cancelled) {
@@ -73,11 +72,11 @@ final class PlayMarket implements ShouldQueue
     }
 
     /** @return list<int> */
-    private function alive(): array
+    private function stillAlive(): array
     {
         /** @var list<int> */
         return Outcome::query()
-            ->whereIn('status', [OutcomeStatus::Waiting, OutcomeStatus::Open])
+            ->where('is_over', false)
             ->orderBy('id')
             ->pluck('published_setup_id')
             ->all();

@@ -38,9 +38,9 @@ final readonly class ChartBuilder
             $values = $kind === 'ema' ? Ema::of($series->closes(), $period) : Sma::of($series->closes(), $period);
             $averages[] = new AverageLineData(strtoupper($kind).' '.$period, array_slice($values, $skip));
         }
-        $cut = static fn (array $values): array => array_slice($values, $skip);
         $grid = $series->grid;
-        $floats = static fn (array $units): array => array_map($grid->toFloat(...), array_slice($units, $skip));
+        /** @param list<int> $units */
+        $floats = static fn (array $units): array => array_values(array_map($grid->toFloat(...), array_slice($units, $skip)));
         $sessionsShown = array_slice($series->session, $skip);
 
         return new ChartData(
@@ -50,7 +50,7 @@ final readonly class ChartBuilder
             $floats($series->high),
             $floats($series->low),
             $floats($series->close),
-            array_values($cut($series->volume)),
+            array_slice($series->volume, $skip),
             $averages,
             $this->lastIsUnfinished($series),
             $publishedAt === null ? null : $this->lastKnown($sessionsShown, $publishedAt),

@@ -17,6 +17,7 @@ use Watchpost\Core\Outcomes\RunStore;
  * @property int                  $id
  * @property int                  $published_setup_id
  * @property OutcomeStatus        $status
+ * @property bool                 $is_over            later bars change nothing
  * @property int                  $as_of
  * @property RunState             $run
  * @property array<string, mixed> $result
@@ -31,7 +32,7 @@ class Outcome extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['status' => OutcomeStatus::class, 'run' => 'array', 'result' => 'array'];
+        return ['status' => OutcomeStatus::class, 'is_over' => 'boolean', 'run' => 'array', 'result' => 'array'];
     }
 
     /** @return BelongsTo<PublishedSetup, $this> */

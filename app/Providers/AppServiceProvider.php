@@ -10,6 +10,7 @@ use App\Enums\Role;
 use App\Feeds\MarketFeed;
 use App\Feeds\SimulatedFeed;
 use App\Models\User;
+use App\Record\RecordCosts;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -29,7 +30,11 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(ClockInterface::class, MarketClock::class);
         $this->app->bind(MarketFeed::class, SimulatedFeed::class);
         $this->app->singleton(ExchangeCalendar::class, static fn (): ExchangeCalendar => QuayExchange::calendar());
-        $this->app->singleton(Simulator::class, static fn (): Simulator => new Simulator((string) config()->string('watchpost.simulator.seed')));
+        $this->app->singleton(RecordCosts::class, static fn (): RecordCosts => new RecordCosts(
+            config()->integer('watchpost.costs.slippage_ticks'),
+            config()->string('watchpost.costs.commission_per_unit'),
+        ));
+        $this->app->singleton(Simulator::class, static fn (): Simulator => new Simulator(config()->string('watchpost.simulator.seed')));
     }
 
     public function boot(): void

@@ -10,6 +10,8 @@ use App\Models\Candidate;
 use App\Models\Edition;
 use App\Models\Level;
 use App\Models\Plan;
+use App\Record\RecordCosts;
+use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\TimeFrame;
@@ -37,21 +39,19 @@ final readonly class EditionComposer
 {
     public const FORMAT = 'watchpost-edition-1';
 
-    public function __construct(private ExchangeCalendar $calendar, private BarRepository $bars)
+    public function __construct(private ExchangeCalendar $calendar, private BarRepository $bars, private RecordCosts $costs)
     {
     }
 
     /**
      * @return Document
      *
-     * @throws \Watchpost\Core\InvalidInput when the rules refuse a setup
+     * @throws InvalidInput when the rules refuse a setup
      * @throws \LogicException              when a setup lacks its entry or stop
      */
     public function compose(Plan $plan, int $number, ?Edition $previous, int $publishedAt): array
     {
         $session = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
-        $slippage = config('watchpost.costs.slippage_ticks');
-        $commission = config('watchpost.costs.commission_per_unit');
 
         return [
             'format' => self::FORMAT,
@@ -64,10 +64,7 @@ final readonly class EditionComposer
             'previous_seal' => $previous?->seal,
             'bias' => $plan->bias,
             'judged_on' => TimeFrame::FiveMinutes->value,
-            'costs' => [
-                'slippage_ticks' => is_int($slippage) ? $slippage : 0,
-                'commission_per_unit' => is_string($commission) ? $commission : '0',
-            ],
+            'costs' => ['slippage_ticks' => $this->costs->slippageTicks, 'commission_per_unit' => $this->costs->commissionPerUnit],
             'candidates' => $this->candidates($plan, $publishedAt),
         ];
     }

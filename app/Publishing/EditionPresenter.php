@@ -20,8 +20,8 @@ use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
-use App\Record\CostsLabel;
 use App\Record\OutcomePresenter;
+use App\Record\RecordCosts;
 use Illuminate\Support\Collection;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\InstrumentKind;
@@ -70,10 +70,10 @@ final readonly class EditionPresenter
     public function link(Edition $edition, Tier $tier): EditionLinkData
     {
         $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setup']) && $tier->reads(Tier::from($part['readers'])));
-        $statuses = Outcome::query()->whereIn('published_setup_id', $edition->publishedSetups()->pluck('id'))->pluck('status')->countBy(static fn (OutcomeStatus $status): string => $status->value);
+        $outcomes = Outcome::query()->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
         $standing = [];
         foreach (OutcomeStatus::cases() as $status) {
-            $count = $statuses[$status->value] ?? 0;
+            $count = $outcomes->where('status', $status)->count();
             if ($count > 0) {
                 $standing[] = $count.' '.str_replace('_', ' ', $status->value);
             }
@@ -119,7 +119,7 @@ final readonly class EditionPresenter
             $document['previous_seal'],
             $parts,
             $withheld,
-            CostsLabel::of($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']),
+            (new RecordCosts($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']))->label(),
         );
     }
 

@@ -16,7 +16,7 @@ use Watchpost\Core\Outcomes\OutcomeStatus;
 /** The record: every published setup with what happened to it. */
 final readonly class RecordPresenter
 {
-    public function __construct(private EditionReader $editions, private OutcomePresenter $outcomes, private TimeLabel $times)
+    public function __construct(private EditionReader $editions, private OutcomePresenter $outcomes, private TimeLabel $times, private RecordCosts $costs)
     {
     }
 
@@ -53,7 +53,6 @@ final readonly class RecordPresenter
             $realised = $realised->plus($row->outcome->rRealised ?? '0');
             $open = $open->plus($row->outcome->rOpen ?? '0');
         }
-        $costs = config()->array('watchpost.costs');
 
         return new RecordTotalsData(
             count($rows),
@@ -66,7 +65,7 @@ final readonly class RecordPresenter
             count(array_filter($rows, static fn (RecordRowData $row): bool => $row->outcome->ambiguous)),
             (string) $realised->toScale(2, RoundingMode::HALF_UP),
             (string) $open->toScale(2, RoundingMode::HALF_UP),
-            CostsLabel::of((int) $costs['slippage_ticks'], (string) $costs['commission_per_unit']),
+            $this->costs->label(),
         );
     }
 }

@@ -9,7 +9,7 @@ use App\Market\BarRepository;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
-use Illuminate\Database\ConnectionInterface;
+use Illuminate\Support\Facades\DB;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Outcomes\OutcomeEngine;
@@ -23,7 +23,6 @@ use Watchpost\Core\Outcomes\SetupRun;
 final readonly class SetupEvaluator
 {
     public function __construct(
-        private ConnectionInterface $db,
         private BarRepository $bars,
         private MarketClock $clock,
         private ExchangeCalendar $calendar,
@@ -34,8 +33,11 @@ final readonly class SetupEvaluator
 
     public function evaluate(PublishedSetup $published): Outcome
     {
-        return $this->db->transaction(function () use ($published): Outcome {
+        return DB::transaction(function () use ($published): Outcome {
             $outcome = Outcome::query()->where('published_setup_id', $published->id)->lockForUpdate()->first();
+            if ($outcome?->is_over === true) {
+                return $outcome;
+            }
             $sealed = $this->editions->setup($published->edition, $published->key);
             $run = $outcome === null
                 ? new SetupRun($sealed->setup, $sealed->grid, $sealed->costs)
@@ -53,6 +55,7 @@ final readonly class SetupEvaluator
 
             return Outcome::query()->updateOrCreate(['published_setup_id' => $published->id], [
                 'status' => $result->status,
+                'is_over' => $run->isOver(),
                 'as_of' => $now,
                 'run' => RunStore::save($run),
                 'result' => $result->toArray(),

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class extends Migration {
+return new class () extends Migration {
     public function up(): void
     {
         // The document is the edition; every other column is an index to it.
@@ -34,7 +34,9 @@ return new class extends Migration {
         Schema::create('outcomes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('published_setup_id')->unique()->constrained();
-            $table->string('status')->index();
+            $table->string('status');
+            // nothing waits and nothing is held: later bars change nothing
+            $table->boolean('is_over')->index();
             $table->unsignedBigInteger('as_of');
             $table->json('run');
             $table->json('result');

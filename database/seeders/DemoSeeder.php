@@ -183,7 +183,11 @@ final class DemoSeeder extends Seeder
     private function levels(Candidate $candidate, Series $series): void
     {
         foreach ([[60, LevelGrade::Major], [15, LevelGrade::Minor]] as [$sessions, $grade]) {
-            foreach (['high' => max(array_slice($series->high, -$sessions)), 'low' => min(array_slice($series->low, -$sessions))] as $which => $price) {
+            $extremes = [
+                'high' => max([0, ...array_slice($series->high, -$sessions)]),
+                'low' => min([PHP_INT_MAX, ...array_slice($series->low, -$sessions)]),
+            ];
+            foreach ($extremes as $which => $price) {
                 $marked = DB::table('levels')->where(['author_id' => $candidate->plan->author_id, 'instrument_id' => $candidate->instrument_id, 'price' => $price])->exists();
                 if (! $marked) {
                     (new MarkLevel())($candidate, $price, "{$sessions}-session {$which}", $grade);

@@ -92,7 +92,8 @@ final readonly class Simulator
         $count = max(1, intdiv($session->close - $session->open, $barSeconds));
         $step = $move / sqrt($count * self::STEPS_PER_BAR);
         $bars = [];
-        for ($i = 0; $i < $count; ++$i) {
+        $i = 0;
+        do {
             $place = $count === 1 ? 0.0 : 2 * $i / ($count - 1) - 1;
             $busy = 0.7 + 0.75 * $place * $place; // busier near the open and the close
             $open = $high = $low = $close = $tick($price);
@@ -114,7 +115,7 @@ final readonly class Simulator
                 $close,
                 (int) round($listing->volume * $crowd / $count * $busy * (0.55 + 0.25 * $range) * exp(0.35 * $dice->normal())),
             );
-        }
+        } while (++$i < $count);
 
         return $bars;
     }

@@ -28,7 +28,6 @@ final class SimulatorTest extends TestCase
         $stored = json_decode(json_encode($first->state->toArray(), JSON_THROW_ON_ERROR), true, 4, JSON_THROW_ON_ERROR);
         self::assertIsArray($stored);
 
-        /** @phpstan-ignore argument.type (what was stored) */
         $again = $simulator->play($listing, ListingState::fromArray($stored), $sessions[1]);
 
         self::assertEquals($simulator->play($listing, $first->state, $sessions[1]), $again);

@@ -85,7 +85,10 @@ final readonly class Draft
     /** @param array<string, mixed> $changes by property */
     public function replace(array $changes): self
     {
-        return new self(...array_replace(get_object_vars($this), $changes));
+        /** @var array{side: Side, trigger: TriggerKind, entry: ?int, within: int, noChase: bool, stop: ?int, cancel: ?int, targets: list<DraftTarget>, goodFor: int} $values */
+        $values = array_replace(get_object_vars($this), $changes);
+
+        return new self(...$values);
     }
 
     /** The price from which planned risk counts: of a touch, with its tolerance. */

@@ -43,7 +43,6 @@ final class PropertiesTest extends TestCase
             foreach ($request->bars as $bar) {
                 $stored = json_decode(json_encode($state, JSON_THROW_ON_ERROR), true, 32, JSON_THROW_ON_ERROR);
                 self::assertIsArray($stored);
-                /** @phpstan-ignore argument.type (what was saved) */
                 $run = RunStore::load($stored, $request->setup, $request->grid, Costs::none());
                 $engine->outcome($run, $bar->end, $request->sessions); // asking in between changes nothing
                 $engine->feed($run, $bar, $request->finer);

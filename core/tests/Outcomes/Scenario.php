@@ -136,7 +136,11 @@ final class Scenario
         return OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine());
     }
 
-    /** The events in one line each: "fill 26.00 x1", with "gap" and "assumed" where they hold. @return list<string> */
+    /**
+     * The events in one line each: "fill 26.00 x1", with "gap" and "assumed" where they hold.
+     *
+     * @return list<string>
+     */
     public function story(): array
     {
         return array_map(self::line(...), $this->outcome()->toArray()['events']);

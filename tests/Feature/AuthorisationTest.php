@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Enums\MarketRunState;
+use App\Models\Level;
+use App\Models\MarketRun;
+use App\Models\User;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use Tests\TestCase;
+use Tests\World;
+
+/** Every route, by every role. */
+final class AuthorisationTest extends TestCase
+{
+    use World;
+
+    /** What visitor, harbour, pilot, assistant and author get: "in" for anything but a refusal. */
+    private const TABLE = [
+        'GET sign-in' => ['in', 'home', 'home', 'home', 'home'],
+        'POST sign-in' => ['in', 'home', 'home', 'home', 'home'],
+        'GET /' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST sign-out' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET editions' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}/document' => ['sign-in', 'no', 'in', 'in', 'in'],
+        'GET record' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/candidates/{candidate}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/candidates/{candidate}/move' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/candidates/{candidate}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/workbench' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/levels' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/levels/{level}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/mark/{candidate}/levels/{level}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/use' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/bias' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/undo' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/redo' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/publish' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/publish' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST market/runs' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'GET market/runs/{run}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST market/runs/{run}/cancel' => ['sign-in', 'no', 'no', 'no', 'in'],
+    ];
+
+    public function testEveryRouteIsInTheTable(): void
+    {
+        $routes = [];
+        foreach (Routes::getRoutes() as $route) {
+            /** @var Route $route */
+            if (in_array('web', $route->gatherMiddleware(), true) && ! str_starts_with($route->uri(), 'storage')) {
+                $routes[] = $route->methods()[0].' '.$route->uri();
+            }
+        }
+
+        self::assertEqualsCanonicalizing(array_keys(self::TABLE), $routes);
+    }
+
+    public function testEveryRoleGetsWhatItMay(): void
+    {
+        $this->planned('OAKL.Q');
+        $this->publish();
+        $candidate = $this->candidate('TARN.Q');
+        $level = Level::query()->create(['author_id' => $this->author->id, 'instrument_id' => $candidate->instrument_id, 'price' => 5_000, 'origin' => 'swing low', 'grade' => 'minor']);
+        $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 0, 'state' => MarketRunState::Done]);
+
+        $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
+        foreach (self::TABLE as $route => $expected) {
+            [$method, $uri] = explode(' ', $route);
+            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id]);
+            foreach ($people as $i => $person) {
+                self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
+            }
+        }
+    }
+
+    /** What a route says to a person, without what it did being kept. */
+    private function answer(?User $person, string $method, string $uri): string
+    {
+        $database = $this->app?->make('db');
+        $database->beginTransaction();
+        $person === null ? $this->app?->make('auth')->forgetGuards() : $this->actingAs($person);
+        $response = $this->call($method, '/'.ltrim($uri, '/'));
+        $this->flushSession();
+        $database->rollBack();
+
+        return match (true) {
+            $response->status() === 403 => 'no',
+            $response->isRedirect(url('/sign-in')) && $uri !== 'sign-out' => 'sign-in',
+            $response->isRedirect(url('/')) && $uri === 'sign-in' && $person !== null => 'home',
+            $response->isRedirect(url('/sign-in')) => $person === null ? 'sign-in' : 'in',
+            default => 'in',
+        };
+    }
+
+    public function testAnotherAuthorsCandidateIsOutOfReach(): void
+    {
+        $candidate = $this->candidate('TARN.Q');
+        $other = $this->person('odd', \App\Enums\Role::Author);
+
+        $this->actingAs($other)->get("/plan/mark/{$candidate->id}")->assertForbidden();
+        $this->actingAs($other)->postJson("/plan/mark/{$candidate->id}/levels", ['price' => '50.00'])->assertForbidden();
+        $this->actingAs($other)->deleteJson("/plan/candidates/{$candidate->id}")->assertForbidden();
+        self::assertModelExists($candidate);
+    }
+}

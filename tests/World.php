@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\AddCandidate;
+use App\Actions\ChangeSetup;
+use App\Actions\JudgeCandidate;
+use App\Actions\PublishPlan;
+use App\Clock\MarketClock;
+use App\Enums\CandidateState;
+use App\Enums\Role;
+use App\Enums\Tier;
+use App\Feeds\SimulatedFeed;
+use App\Market\BarRepository;
+use App\Models\Candidate;
+use App\Models\Edition;
+use App\Models\Instrument;
+use App\Models\Plan;
+use App\Models\User;
+use App\Planning\CurrentPlan;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Watchpost\Simulator\QuayExchange;
+
+/**
+ * A small made-up world for a test: a few instruments, five weeks of their history, the evening of 20 November 2024,
+ * and one person of each role.
+ */
+trait World
+{
+    use RefreshDatabase;
+
+    protected const EVENING = '2024-11-20T18:00:00Z';
+    protected const SYMBOLS = ['OAKL.Q', 'TARN.Q', 'GRIT.Q'];
+
+    protected User $author;
+    protected User $assistant;
+    protected User $pilot;
+    protected User $harbour;
+
+    /** Called by Laravel's test case, by its name. */
+    protected function setUpWorld(): void
+    {
+        $this->author = $this->person('maren', Role::Author);
+        $this->assistant = $this->person('tobias', Role::Assistant);
+        $this->assistant->update(['works_for_id' => $this->author->id]);
+        $this->pilot = $this->person('ines', Role::Subscriber, Tier::Pilot);
+        $this->harbour = $this->person('jonas', Role::Subscriber, Tier::Harbour);
+        foreach (self::SYMBOLS as $symbol) {
+            $instrument = QuayExchange::listings()[$symbol]->instrument;
+            Instrument::query()->create([
+                'symbol' => $symbol,
+                'name' => $instrument->name,
+                'kind' => $instrument->kind,
+                'decimals' => $instrument->grid->decimals,
+                'tick' => $instrument->grid->tick,
+                'currency' => $instrument->currency,
+                'group' => $instrument->group,
+            ]);
+        }
+        $evening = (int) strtotime(self::EVENING);
+        app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18');
+        app(MarketClock::class)->moveTo($evening);
+    }
+
+    protected function person(string $name, Role $role, ?Tier $tier = null): User
+    {
+        return User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@watchpost.test", 'password' => 'lantern', 'role' => $role, 'tier' => $tier])->refresh();
+    }
+
+    protected function instrument(string $symbol): Instrument
+    {
+        return Instrument::query()->where('symbol', $symbol)->firstOrFail();
+    }
+
+    protected function plan(): Plan
+    {
+        return app(CurrentPlan::class)->of($this->author);
+    }
+
+    protected function candidate(string $symbol): Candidate
+    {
+        return app(AddCandidate::class)($this->plan(), $this->instrument($symbol));
+    }
+
+    /** The last close moved by a share of it, as a price of the instrument. */
+    protected function price(string $symbol, float $away): string
+    {
+        $instrument = $this->instrument($symbol);
+        $close = app(BarRepository::class)->days($instrument, 1)->lastClose() ?? 0;
+
+        return $instrument->grid()->format($instrument->grid()->nearestTick($close * (1 + $away)));
+    }
+
+    /** A kept candidate with a whole setup: a break a little above price, unless told otherwise. */
+    protected function planned(string $symbol, float $entry = 0.005, float $stop = -0.03, float $target = 0.05, Tier $readers = Tier::Harbour): Candidate
+    {
+        $candidate = $this->candidate($symbol);
+        app(ChangeSetup::class)($candidate, [
+            'trigger' => $entry > 0 ? 'break' : 'touch',
+            'entry' => $this->price($symbol, $entry),
+            'stop' => $this->price($symbol, $stop),
+            'targets' => [['price' => $this->price($symbol, $target), 'share' => '1']],
+        ]);
+        app(JudgeCandidate::class)($candidate->refresh(), CandidateState::Kept, '', $readers);
+
+        return $candidate->refresh();
+    }
+
+    protected function publish(): Edition
+    {
+        return app(PublishPlan::class)($this->plan());
+    }
+}
