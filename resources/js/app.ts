@@ -20,7 +20,7 @@ void createInertiaApp({
         if (page === undefined) {
             throw new Error(`There is no page ${name}.`);
         }
-        return page();
+        return page().then((module) => module.default);
     },
     setup({ el, App, props, plugin }) {
         createApp({ render: () => h(App, props) })

@@ -41,14 +41,21 @@ const placed = computed(() => {
     );
     return props.rows.map((row, i) => {
         const true_y = props.y(row.value);
-        return { row, top: (places[i] ?? 0) - ROW / 2, wanted: Math.max(1, Math.min(props.height - 1, true_y)), beyond: true_y < 0 ? 'above' : true_y > props.height ? 'below' : null };
+        return {
+            row,
+            top: (places[i] ?? 0) - ROW / 2,
+            wanted: Math.max(1, Math.min(props.height - 1, true_y)),
+            beyond: true_y < 0 ? 'above' : true_y > props.height ? 'below' : null,
+        };
     });
 });
 
 const list = ref<HTMLElement>();
 const editing = ref<string | null>(null);
 const typed = ref('');
-const tabStop = computed(() => (props.rows.some((row) => row.key === props.chosen) ? props.chosen : (props.rows[0]?.key ?? null)));
+const tabStop = computed(() =>
+    props.rows.some((row) => row.key === props.chosen) ? props.chosen : (props.rows[0]?.key ?? null),
+);
 
 function edit(row: LadderRowData): void {
     if (row.kind === 'last') {
@@ -200,7 +207,9 @@ defineExpose({ focusRow });
                     />
                     <template v-else>{{ row.price }}</template>
                 </span>
-                <span role="gridcell" class="origin" :title="row.label">{{ beyond === null ? '' : beyond === 'above' ? '↑ ' : '↓ ' }}{{ row.label }}</span>
+                <span role="gridcell" class="origin" :title="row.label"
+                    >{{ beyond === null ? '' : beyond === 'above' ? '↑ ' : '↓ ' }}{{ row.label }}</span
+                >
                 <span role="gridcell">{{ row.kind === 'last' ? '' : signed(row.percent, 1) }}</span>
                 <span role="gridcell">{{ row.kind === 'last' ? '' : signed(row.atr) }}</span>
                 <span role="gridcell" class="r">{{ row.r === null ? '' : signed(row.r, 1) }}</span>
@@ -327,7 +336,9 @@ defineExpose({ focusRow });
 }
 .row.chosen {
     background: var(--wash);
-    box-shadow: inset 0 -1px 0 var(--ink-2), inset 0 1px 0 var(--ink-2);
+    box-shadow:
+        inset 0 -1px 0 var(--ink-2),
+        inset 0 1px 0 var(--ink-2);
 }
 .row.moving {
     opacity: 0.85;

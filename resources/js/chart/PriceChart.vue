@@ -44,6 +44,8 @@ const emit = defineEmits<{
 
 const DATE_AXIS = 20;
 const R_GUTTER = 40;
+/** How near the pointer must be to take hold of a line, in pixels. */
+const GRIP = 4;
 const volumeShare = 0.14;
 const clip = useId();
 
@@ -52,7 +54,9 @@ const plotWidth = computed(() => Math.max(120, props.width - gutter.value));
 const plotHeight = computed(() => props.height - DATE_AXIS);
 const bars = computed(() => barScale(props.window, plotWidth.value));
 const shapes = computed(() => candles(props.chart, props.window, bars.value.x, props.y, bars.value.slot));
-const volumes = computed(() => volumeBars(props.chart, props.window, bars.value.x, bars.value.slot, plotHeight.value * volumeShare));
+const volumes = computed(() =>
+    volumeBars(props.chart, props.window, bars.value.x, bars.value.slot, plotHeight.value * volumeShare),
+);
 const averages = computed(() =>
     props.chart.averages.map((average) => ({
         name: average.name,
@@ -63,7 +67,10 @@ const averages = computed(() =>
 const months = computed(() => monthMarks(props.chart.sessions, props.window, bars.value.slot));
 const priceTicks = computed(() => props.y.ticks(Math.max(3, Math.floor(plotHeight.value / 64))));
 const rMarks = computed(() => (props.scale === null ? [] : rTicks(props.y, props.scale.entry, props.scale.stop)));
-const visible = computed(() => props.lines.filter((line) => inView(line.value)));
+// levels first, so that the plan is drawn over them
+const visible = computed(() =>
+    props.lines.filter((line) => inView(line.value)).sort((a, b) => Number(b.kind === 'level') - Number(a.kind === 'level')),
+);
 const nameEnds = computed(() => {
     const ends = averages.value.filter((one): one is typeof one & { end: number } => one.end !== null && inView(one.end));
     const sorted = [...ends].sort((a, b) => props.y(a.end) - props.y(b.end));
@@ -87,7 +94,9 @@ const tagRows = computed(() => {
 });
 const published = computed(() => {
     const after = props.chart.publishedAfter;
-    return after === null || after < props.window.first || after >= props.window.last ? null : bars.value.x(after) + bars.value.slot / 2;
+    return after === null || after < props.window.first || after >= props.window.last
+        ? null
+        : bars.value.x(after) + bars.value.slot / 2;
 });
 const events = computed(() =>
     props.marks
@@ -157,7 +166,13 @@ function over(event: PointerEvent): void {
     const { x, y } = at(event);
     hover.value =
         x <= plotWidth.value && y <= plotHeight.value
-            ? { index: Math.max(props.window.first, Math.min(props.window.last, Math.round(x / bars.value.slot) - 1 + props.window.first)), y }
+            ? {
+                  index: Math.max(
+                      props.window.first,
+                      Math.min(props.window.last, Math.round(x / bars.value.slot) - 1 + props.window.first),
+                  ),
+                  y,
+              }
             : null;
     if (props.moving !== null && event.buttons === 1) {
         emit('move', props.y.invert(Math.max(0, Math.min(plotHeight.value, y))));
@@ -175,16 +190,12 @@ function up(): void {
     ghost.value = null;
 }
 
-/** The movable line under the pointer. */
+/** The movable line under the pointer; a plan price before the level it may have been made from. */
 function nearest(y: number): PriceLine | null {
-    let best: PriceLine | null = null;
-    for (const line of visible.value) {
-        const distance = Math.abs(props.y(line.value) - y);
-        if (line.movable && distance <= 4 && (best === null || distance < Math.abs(props.y(best.value) - y))) {
-            best = line;
-        }
-    }
-    return best;
+    const reach = (line: PriceLine): number => Math.abs(props.y(line.value) - y);
+    const within = visible.value.filter((line) => line.movable && reach(line) <= GRIP);
+    within.sort((a, b) => Number(a.kind === 'level') - Number(b.kind === 'level') || reach(a) - reach(b));
+    return within[0] ?? null;
 }
 
 const overLine = computed(() => hover.value !== null && props.interactive && nearest(hover.value.y) !== null);
@@ -207,7 +218,9 @@ function wheel(event: WheelEvent): void {
             <span>H {{ reading.high }}</span>
             <span>L {{ reading.low }}</span>
             <span>C {{ reading.close }}</span>
-            <span v-if="reading.change !== null">{{ reading.change >= 0 ? '+' : '−' }}{{ Math.abs(reading.change).toFixed(2) }} %</span>
+            <span v-if="reading.change !== null"
+                >{{ reading.change >= 0 ? '+' : '−' }}{{ Math.abs(reading.change).toFixed(2) }} %</span
+            >
             <span v-if="chart.volume.some((v) => v > 0)">volume {{ reading.volume }}</span>
         </figcaption>
         <svg
@@ -229,7 +242,12 @@ function wheel(event: WheelEvent): void {
             </defs>
             <g class="months">
                 <template v-for="month in months" :key="month.index">
-                    <line :x1="bars.x(month.index) - bars.slot / 2" :x2="bars.x(month.index) - bars.slot / 2" y1="0" :y2="plotHeight" />
+                    <line
+                        :x1="bars.x(month.index) - bars.slot / 2"
+                        :x2="bars.x(month.index) - bars.slot / 2"
+                        y1="0"
+                        :y2="plotHeight"
+                    />
                     <text :x="bars.x(month.index) - bars.slot / 2 + 3" :y="height - 6">{{ month.label }}</text>
                 </template>
             </g>
@@ -251,7 +269,13 @@ function wheel(event: WheelEvent): void {
                     :y="plotHeight - bar.height"
                     :height="bar.height"
                 />
-                <path v-for="(average, i) in averages" :key="average.name" class="average" :class="`average-${i}`" :d="average.path" />
+                <path
+                    v-for="(average, i) in averages"
+                    :key="average.name"
+                    class="average"
+                    :class="`average-${i}`"
+                    :d="average.path"
+                />
                 <g v-for="line in visible" :key="line.key">
                     <line
                         x1="0"
@@ -270,7 +294,10 @@ function wheel(event: WheelEvent): void {
                             :y="candle.bodyTop"
                             :width="candle.width"
                             :height="candle.bodyHeight"
-                            :class="{ rising: candle.rising, unfinished: chart.unfinished && candle.index === chart.sessions.length - 1 }"
+                            :class="{
+                                rising: candle.rising,
+                                unfinished: chart.unfinished && candle.index === chart.sessions.length - 1,
+                            }"
                         />
                     </template>
                 </g>
@@ -291,18 +318,34 @@ function wheel(event: WheelEvent): void {
                 <rect :x="plotWidth + 1" :y="hover.y - 9" width="62" height="18" />
                 <text :x="plotWidth + 60" :y="hover.y + 4" text-anchor="end">{{ figure(y.invert(hover.y)) }}</text>
             </g>
-            <text v-for="end in nameEnds" :key="end.name" class="average-name" :x="plotWidth - 4" :y="end.y - 4" text-anchor="end">{{ end.name }}</text>
+            <text
+                v-for="end in nameEnds"
+                :key="end.name"
+                class="average-name"
+                :x="plotWidth - 4"
+                :y="end.y - 4"
+                text-anchor="end"
+            >
+                {{ end.name }}
+            </text>
             <g v-if="!tags && scale !== null" class="r-axis">
                 <line :x1="plotWidth + 68" :x2="plotWidth + 68" y1="0" :y2="plotHeight" />
                 <template v-for="mark in rMarks" :key="mark.r">
                     <line :x1="plotWidth + 65" :x2="plotWidth + 71" :y1="y(mark.price)" :y2="y(mark.price)" />
-                    <text :x="plotWidth + 102" :y="y(mark.price) + 4" text-anchor="end">{{ mark.r > 0 ? '+' : mark.r < 0 ? '−' : '' }}{{ Math.abs(mark.r) }} R</text>
+                    <text :x="plotWidth + 102" :y="y(mark.price) + 4" text-anchor="end">
+                        {{ mark.r > 0 ? '+' : mark.r < 0 ? '−' : '' }}{{ Math.abs(mark.r) }} R
+                    </text>
                 </template>
             </g>
             <g v-if="tags" class="tags">
                 <template v-for="row in tagRows" :key="row.line.key">
-                    <path :d="`M${plotWidth},${y(row.line.value)}L${plotWidth + 8},${row.y}`" :class="[row.line.kind, row.line.side]" />
-                    <text :x="plotWidth + 11" :y="row.y + 4" :class="[row.line.kind, row.line.side, row.line.grade]">{{ row.line.price }} {{ row.line.label }}</text>
+                    <path
+                        :d="`M${plotWidth},${y(row.line.value)}L${plotWidth + 8},${row.y}`"
+                        :class="[row.line.kind, row.line.side]"
+                    />
+                    <text :x="plotWidth + 11" :y="row.y + 4" :class="[row.line.kind, row.line.side, row.line.grade]">
+                        {{ row.line.price }} {{ row.line.label }}
+                    </text>
                 </template>
             </g>
         </svg>

@@ -19,7 +19,14 @@ export function lastBars(chart: ChartData, count: number): Window {
  *
  * @param below share of the height kept free below the prices, for the volume
  */
-export function priceScale(chart: ChartData, window: Window, prices: number[], height: number, below = 0.17, padding = 12): ScaleLinear<number, number> {
+export function priceScale(
+    chart: ChartData,
+    window: Window,
+    prices: number[],
+    height: number,
+    below = 0.17,
+    padding = 12,
+): ScaleLinear<number, number> {
     const lows = chart.low.slice(window.first, window.last + 1);
     const highs = chart.high.slice(window.first, window.last + 1);
     const [low = 0, high = 1] = extent([...lows, ...highs, ...prices]) as [number | undefined, number | undefined];
@@ -46,18 +53,29 @@ export function barScale(window: Window, width: number): { x: (index: number) =>
     return { x: (index) => (index - window.first + 1) * slot, slot };
 }
 
-/** Whole R marks that lie within the price scale. */
-export function rTicks(scale: ScaleLinear<number, number>, entry: number, stop: number): { r: number; price: number }[] {
-    const domain = scale.domain() as [number, number];
+/**
+ * Whole R marks that lie within the price scale, far enough apart to be read; the stop at -1 R is among them whenever
+ * it can be told from the entry.
+ *
+ * @param room least distance of two marks, in pixels
+ */
+export function rTicks(scale: ScaleLinear<number, number>, entry: number, stop: number, room = 24): { r: number; price: number }[] {
     const risk = entry - stop;
-    const rs = domain.map((price) => (price - entry) / risk);
-    const [from, to] = [Math.ceil(Math.min(...rs)), Math.floor(Math.max(...rs))];
-    const step = Math.max(1, Math.ceil((to - from) / 12));
+    const oneR = Math.abs(scale(entry) - scale(stop));
+    const ends = (scale.domain() as [number, number]).map((price) => (price - entry) / risk);
+    const [from, to] = [Math.min(...ends), Math.max(...ends)];
+    const step = Math.max(1, Math.ceil(room / oneR));
     const ticks = [];
     for (let r = Math.ceil(from / step) * step; r <= to; r += step) {
-        ticks.push({ r, price: entry + r * risk });
+        const besideStop = step > 1 && oneR >= room / 2 && r !== 0 && Math.abs(r + 1) * oneR < room;
+        if (!besideStop) {
+            ticks.push(r);
+        }
     }
-    return ticks;
+    if (step > 1 && oneR >= room / 2 && from <= -1) {
+        ticks.push(-1);
+    }
+    return ticks.sort((a, b) => a - b).map((r) => ({ r: r === 0 ? 0 : r, price: entry + r * risk }));
 }
 
 /** Where the date axis gets a label: the first bar of each month, or of every few when they stand close. */
@@ -70,7 +88,10 @@ export function monthMarks(sessions: string[], window: Window, slot: number, roo
         if (now.slice(0, 7) !== before.slice(0, 7) && (i - lastAt) * slot >= room) {
             const date = new Date(`${now}T12:00:00Z`);
             const month = date.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
-            marks.push({ index: i, label: now.slice(5, 7) === '01' || marks.length === 0 ? `${month} ${now.slice(0, 4)}` : month });
+            marks.push({
+                index: i,
+                label: now.slice(5, 7) === '01' || marks.length === 0 ? `${month} ${now.slice(0, 4)}` : month,
+            });
             lastAt = i;
         }
     }

@@ -53,7 +53,13 @@ export function averagePath(values: (number | null)[], window: Window, x: X, y: 
 }
 
 /** Heights of the volume bars, the largest of the window filling the strip. */
-export function volumeBars(chart: ChartData, window: Window, x: X, slot: number, height: number): { x: number; width: number; height: number }[] {
+export function volumeBars(
+    chart: ChartData,
+    window: Window,
+    x: X,
+    slot: number,
+    height: number,
+): { x: number; width: number; height: number }[] {
     const volumes = chart.volume.slice(window.first, window.last + 1);
     const largest = Math.max(1, ...volumes);
     const width = Math.max(1, slot * 0.6);

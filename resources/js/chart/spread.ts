@@ -22,7 +22,9 @@ export function spread(wanted: number[], rowHeight: number, top: number, bottom:
         }
         blocks.push(block);
     }
-    return blocks.flatMap(({ middle, count }) => Array.from({ length: count }, (_, i) => middle + (i - (count - 1) / 2) * rowHeight));
+    return blocks.flatMap(({ middle, count }) =>
+        Array.from({ length: count }, (_, i) => middle + (i - (count - 1) / 2) * rowHeight),
+    );
 
     function overlaps(a: { middle: number; count: number }, b: { middle: number; count: number }): boolean {
         return a.middle + (a.count * rowHeight) / 2 > b.middle - (b.count * rowHeight) / 2 + 1e-6;

@@ -15,7 +15,9 @@ defineProps<{ steps: DayLineStepData[]; here: string }>();
             :class="{ here: step.key === here, done: step.done }"
             :aria-current="step.key === here ? 'step' : undefined"
         >
-            <span class="buoy" aria-hidden="true"><svg v-if="step.done" viewBox="0 0 10 10"><path d="M2 5.2 4.2 7.4 8.2 2.8" /></svg></span>
+            <span class="buoy" aria-hidden="true"
+                ><svg v-if="step.done" viewBox="0 0 10 10"><path d="M2 5.2 4.2 7.4 8.2 2.8" /></svg
+            ></span>
             <span class="label">{{ step.label }}</span>
             <span class="note">{{ step.note }}<span v-if="step.done" class="visually-hidden">, done</span></span>
         </Link>

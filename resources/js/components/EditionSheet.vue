@@ -67,7 +67,14 @@ function marksOf(part: EditionPartData): ChartMark[] {
     return (part.setup?.outcome?.events ?? []).flatMap((event) =>
         event.session === null || event.price === null || event.what.startsWith('void')
             ? []
-            : [{ session: event.session, value: Number(event.price), kind: event.what === 'filled' ? ('fill' as const) : ('exit' as const), label: `${event.what} at ${event.price}` }],
+            : [
+                  {
+                      session: event.session,
+                      value: Number(event.price),
+                      kind: event.what === 'filled' ? ('fill' as const) : ('exit' as const),
+                      label: `${event.what} at ${event.price}`,
+                  },
+              ],
     );
 }
 
@@ -95,7 +102,9 @@ onBeforeUnmount(() => watcher.disconnect());
 
             <section v-for="{ part, view } in drawn" :key="part.symbol" class="part">
                 <header>
-                    <h2>{{ part.symbol }} <span>{{ part.name }}</span></h2>
+                    <h2>
+                        {{ part.symbol }} <span>{{ part.name }}</span>
+                    </h2>
                     <p class="muted">{{ part.kind }}, last {{ part.lastClose }} {{ part.currency }}</p>
                 </header>
                 <p v-if="part.passed" class="passed">Passed: {{ part.reason }}</p>
@@ -158,12 +167,16 @@ onBeforeUnmount(() => watcher.disconnect());
                 </template>
             </section>
 
-            <p v-if="edition.withheld > 0" class="withheld">{{ edition.withheld }} more {{ edition.withheld === 1 ? 'candidate is' : 'candidates are' }} for Pilot readers.</p>
+            <p v-if="edition.withheld > 0" class="withheld">
+                {{ edition.withheld }} more {{ edition.withheld === 1 ? 'candidate is' : 'candidates are' }} for Pilot readers.
+            </p>
             <footer>
                 <p>{{ edition.costs }}</p>
                 <p v-if="edition.seal">
                     Sealed with SHA-256 <code>{{ edition.seal }}</code>
-                    <template v-if="edition.previousSeal">, after <code>{{ edition.previousSeal }}</code></template>
+                    <template v-if="edition.previousSeal"
+                        >, after <code>{{ edition.previousSeal }}</code></template
+                    >
                     <template v-else>, the first of its chain</template>.
                 </p>
             </footer>

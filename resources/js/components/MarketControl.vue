@@ -18,7 +18,9 @@ const sessions = ref(5);
 let timer: number | undefined;
 
 const underWay = computed(() => run.value !== null && (run.value.state === 'queued' || run.value.state === 'running'));
-const percent = computed(() => (run.value === null || run.value.total === 0 ? 0 : Math.round((run.value.done / run.value.total) * 100)));
+const percent = computed(() =>
+    run.value === null || run.value.total === 0 ? 0 : Math.round((run.value.done / run.value.total) * 100),
+);
 
 async function play(by: 'bar' | 'close' | 'sessions'): Promise<void> {
     try {
@@ -71,12 +73,16 @@ onBeforeUnmount(() => window.clearTimeout(timer));
 <template>
     <div class="clock">
         <button v-if="mayPlay" type="button" class="face" aria-haspopup="true" @click="panel?.toggle($event)">
-            <span class="when"><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span>
+            <span class="when"
+                ><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span
+            >
             <span class="state">{{ clock.utc }} UTC · {{ underWay ? `playing ${run?.label}` : clock.session }}</span>
             <span v-if="underWay" class="bar" :style="{ width: `${percent}%` }" />
         </button>
         <div v-else class="face">
-            <span class="when"><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span>
+            <span class="when"
+                ><span class="date">{{ clock.date }}, </span><strong>{{ clock.time }}</strong> Quay time</span
+            >
             <span class="state">{{ clock.utc }} UTC · {{ clock.session }}</span>
         </div>
         <Popover ref="panel" aria-label="Play the market forward">
@@ -85,25 +91,38 @@ onBeforeUnmount(() => window.clearTimeout(timer));
                 <template v-if="underWay && run">
                     <ProgressBar :value="percent" :show-value="false" style="height: 6px" aria-label="Progress" />
                     <div class="row">
-                        <span aria-live="polite">{{ run.total === 0 ? 'Waiting for the worker' : `Step ${run.done} of ${run.total}` }}</span>
+                        <span aria-live="polite">{{
+                            run.total === 0 ? 'Waiting for the worker' : `Step ${run.done} of ${run.total}`
+                        }}</span>
                         <Button label="Cancel" size="small" severity="secondary" outlined @click="cancel" />
                     </div>
                 </template>
                 <template v-else>
                     <Button label="Next bar (5 minutes)" size="small" severity="secondary" outlined @click="play('bar')" />
-                    <Button label="To the close of the session" size="small" severity="secondary" outlined @click="play('close')" />
+                    <Button
+                        label="To the close of the session"
+                        size="small"
+                        severity="secondary"
+                        outlined
+                        @click="play('close')"
+                    />
                     <div class="row">
                         <InputNumber
                             v-model="sessions"
                             :min="1"
                             :max="60"
-                            show-buttons
                             size="small"
                             input-class="sessions"
                             aria-label="Sessions"
                             @keydown.enter="play('sessions')"
                         />
-                        <Button :label="sessions === 1 ? 'session' : 'sessions'" size="small" severity="secondary" outlined @click="play('sessions')" />
+                        <Button
+                            :label="sessions === 1 ? 'session' : 'sessions'"
+                            size="small"
+                            severity="secondary"
+                            outlined
+                            @click="play('sessions')"
+                        />
                     </div>
                     <p class="muted">The clock only runs forward. Bars appear, setups are followed.</p>
                 </template>

@@ -16,19 +16,52 @@ defineProps<{ outcome: OutcomeData; stripWidth?: number }>();
         <p v-if="outcome.missed" class="missed">Not triggered, {{ outcome.missed }}.</p>
         <p v-if="outcome.targetFirst" class="muted">The first target traded before the entry, on {{ outcome.targetFirst }}.</p>
         <dl v-if="outcome.r !== null" class="figures">
-            <div><dt>result</dt><dd><strong>{{ signed(outcome.r, 2) }} R</strong></dd></div>
-            <div><dt>realised</dt><dd>{{ signed(outcome.rRealised, 2) }} R</dd></div>
-            <div><dt>open</dt><dd>{{ signed(outcome.rOpen, 2) }} R</dd></div>
-            <div><dt>percent</dt><dd>{{ signed(outcome.percent) }} %</dd></div>
-            <div><dt>per unit</dt><dd>{{ signed(outcome.perUnit) }}</dd></div>
-            <div><dt>sessions held</dt><dd>{{ outcome.sessionsHeld }}</dd></div>
-            <div><dt>best</dt><dd>{{ signed(outcome.best, 2) }} R</dd></div>
-            <div><dt>worst</dt><dd>{{ signed(outcome.worst, 2) }} R</dd></div>
+            <div>
+                <dt>result</dt>
+                <dd>
+                    <strong>{{ signed(outcome.r, 2) }} R</strong>
+                </dd>
+            </div>
+            <div>
+                <dt>realised</dt>
+                <dd>{{ signed(outcome.rRealised, 2) }} R</dd>
+            </div>
+            <div>
+                <dt>open</dt>
+                <dd>{{ signed(outcome.rOpen, 2) }} R</dd>
+            </div>
+            <div>
+                <dt>percent</dt>
+                <dd>{{ signed(outcome.percent) }} %</dd>
+            </div>
+            <div>
+                <dt>per unit</dt>
+                <dd>{{ signed(outcome.perUnit) }}</dd>
+            </div>
+            <div>
+                <dt>sessions held</dt>
+                <dd>{{ outcome.sessionsHeld }}</dd>
+            </div>
+            <div>
+                <dt>best</dt>
+                <dd>{{ signed(outcome.best, 2) }} R</dd>
+            </div>
+            <div>
+                <dt>worst</dt>
+                <dd>{{ signed(outcome.worst, 2) }} R</dd>
+            </div>
         </dl>
         <ol v-if="outcome.events.length > 0" class="events">
             <li v-for="(event, i) in outcome.events" :key="i">
                 <span class="when">{{ event.when }}</span>
-                <span>{{ event.what }}<template v-if="event.price"> at <strong>{{ event.price }}</strong></template><template v-if="event.share && event.share !== '1'">, {{ Math.round(Number(event.share) * 100) }} %</template></span>
+                <span
+                    >{{ event.what
+                    }}<template v-if="event.price">
+                        at <strong>{{ event.price }}</strong></template
+                    ><template v-if="event.share && event.share !== '1'"
+                        >, {{ Math.round(Number(event.share) * 100) }} %</template
+                    ></span
+                >
                 <span v-if="event.note" class="muted">{{ event.note }}</span>
             </li>
         </ol>

@@ -4,7 +4,14 @@ import { computed, ref, watch } from 'vue';
 import { nudge, type Grid } from '@/lib/price';
 
 /** A price to be typed, or nudged by a tick with the arrow keys (ten with Shift). It is kept on Enter or when left. */
-const props = defineProps<{ label: string; price: string | null; grid: Grid; error?: string | undefined; hint?: string | undefined; tone?: string }>();
+const props = defineProps<{
+    label: string;
+    price: string | null;
+    grid: Grid;
+    error?: string | undefined;
+    hint?: string | undefined;
+    tone?: string;
+}>();
 const emit = defineEmits<{ keep: [price: string | null] }>();
 
 const text = ref(props.price ?? '');

@@ -11,7 +11,14 @@ const height = computed(() => (props.labels ? 40 : 22));
 const axis = 11;
 
 const x = computed(() => {
-    const marks = [-1, 0, ...props.strip.targets.map(Number), ...known(props.strip.best), ...known(props.strip.worst), ...known(props.strip.fill)];
+    const marks = [
+        -1,
+        0,
+        ...props.strip.targets.map(Number),
+        ...known(props.strip.best),
+        ...known(props.strip.worst),
+        ...known(props.strip.fill),
+    ];
     const top = Math.max(1, ...marks);
     const bottom = Math.min(-1, ...marks);
     // price may stand far away: it is drawn at the edge then, with an arrow
@@ -43,7 +50,11 @@ const said = computed(() => {
 const labels = computed(() => {
     const out: { x: number; text: string; anchor: 'start' | 'middle' | 'end' }[] = [];
     let lastEnd = -Infinity;
-    const all = [{ r: -1, text: '−1 R' }, { r: 0, text: '0' }, ...props.strip.targets.map((r) => ({ r: Number(r), text: `${signed(r, 1)} R` }))];
+    const all = [
+        { r: -1, text: '−1 R' },
+        { r: 0, text: '0' },
+        ...props.strip.targets.map((r) => ({ r: Number(r), text: `${signed(r, 1)} R` })),
+    ];
     for (const { r, text } of all) {
         const at = Math.max(14, Math.min(props.width - 18, x.value(r)));
         if (at - text.length * 3.2 > lastEnd) {
@@ -60,7 +71,15 @@ function known(value: string | null): number[] {
 </script>
 
 <template>
-    <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="said" class="strip" :class="strip.side">
+    <svg
+        :width="width"
+        :height="height"
+        :viewBox="`0 0 ${width} ${height}`"
+        role="img"
+        :aria-label="said"
+        class="strip"
+        :class="strip.side"
+    >
         <line :x1="x(x.domain()[0] ?? 0)" :x2="x(x.domain()[1] ?? 0)" :y1="axis" :y2="axis" class="base" />
         <!-- risk: from stop to entry -->
         <line :x1="x(-1)" :x2="x(0)" :y1="axis" :y2="axis" class="risk" />
@@ -74,14 +93,26 @@ function known(value: string | null): number[] {
             class="span"
         />
         <path :d="`M${x(-1)},${axis - 7}v14`" class="stop-mark" />
-        <path v-for="(r, i) in strip.targets" :key="i" :d="`M${x(Number(r))},${axis - 6}l4,6l-4,6l-4,-6z`" class="target" :class="{ reached: strip.best !== null && Number(strip.best) >= Number(r) }" />
+        <path
+            v-for="(r, i) in strip.targets"
+            :key="i"
+            :d="`M${x(Number(r))},${axis - 6}l4,6l-4,6l-4,-6z`"
+            class="target"
+            :class="{ reached: strip.best !== null && Number(strip.best) >= Number(r) }"
+        />
         <circle :cx="x(strip.fill === null ? 0 : Number(strip.fill))" :cy="axis" r="4.5" class="entry" :class="{ filled }" />
         <template v-if="now">
             <path v-if="now.beyond === 0" :d="`M${now.x},${axis - 10}v20`" class="now" />
-            <path v-else :d="now.beyond > 0 ? `M${now.x - 4},${axis - 5}l5,5l-5,5` : `M${now.x + 4},${axis - 5}l-5,5l5,5`" class="now" />
+            <path
+                v-else
+                :d="now.beyond > 0 ? `M${now.x - 4},${axis - 5}l5,5l-5,5` : `M${now.x + 4},${axis - 5}l-5,5l5,5`"
+                class="now"
+            />
         </template>
         <template v-if="props.labels">
-            <text v-for="label in labels" :key="label.text" :x="label.x" y="36" :text-anchor="label.anchor">{{ label.text }}</text>
+            <text v-for="label in labels" :key="label.text" :x="label.x" y="36" :text-anchor="label.anchor">
+                {{ label.text }}
+            </text>
         </template>
     </svg>
 </template>

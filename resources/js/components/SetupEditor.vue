@@ -28,7 +28,10 @@ const shares = [
     { label: '1/4', value: '0.25' },
 ];
 
-const targets = computed<(TargetData | null)[]>(() => [...props.setup.targets, ...(props.setup.targets.length < 2 ? [null] : [])]);
+const targets = computed<(TargetData | null)[]>(() => [
+    ...props.setup.targets,
+    ...(props.setup.targets.length < 2 ? [null] : []),
+]);
 
 function setTarget(index: number, change: { price?: string | null; share?: string }): void {
     const next = props.setup.targets.map(({ price, share }) => ({ price: price as string | null, share }));
@@ -51,7 +54,9 @@ function setTarget(index: number, change: { price?: string | null; share?: strin
 }
 
 function options(share: string): { label: string; value: string }[] {
-    return shares.some((one) => one.value === share) ? shares : [...shares, { label: `${Math.round(Number(share) * 100)} %`, value: share }];
+    return shares.some((one) => one.value === share)
+        ? shares
+        : [...shares, { label: `${Math.round(Number(share) * 100)} %`, value: share }];
 }
 </script>
 
@@ -158,14 +163,15 @@ function options(share: string): { label: string; value: string }[] {
                 :min="1"
                 :max="120"
                 size="small"
-                show-buttons
                 :input-style="{ width: '56px', textAlign: 'right' }"
                 @update:model-value="$event !== null && emit('change', { good_for: $event })"
             />
             <span class="until">{{ setup.goodFor === 1 ? 'session' : 'sessions' }}, to {{ setup.goodUntil }}</span>
         </div>
         <p v-if="errors.good_for" class="error" role="alert">{{ errors.good_for }}</p>
-        <p v-for="warning in setup.warnings" :key="warning" class="warning"><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ warning }}</p>
+        <p v-for="warning in setup.warnings" :key="warning" class="warning">
+            <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ warning }}
+        </p>
     </section>
 </template>
 

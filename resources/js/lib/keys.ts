@@ -25,7 +25,9 @@ function name(event: KeyboardEvent): string {
 }
 
 export function inField(target: EventTarget | null): boolean {
-    return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+    return (
+        target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+    );
 }
 
 function inOverlay(target: EventTarget | null): boolean {
@@ -39,7 +41,9 @@ export function useShortcuts(shortcuts: Shortcut[]): void {
             return;
         }
         const pressed = name(event);
-        const shortcut = shortcuts.find((one) => !one.told && one.keys === pressed && (one.inFields === true || !inField(event.target)));
+        const shortcut = shortcuts.find(
+            (one) => !one.told && one.keys === pressed && (one.inFields === true || !inField(event.target)),
+        );
         if (shortcut !== undefined) {
             event.preventDefault();
             shortcut.run();

@@ -51,15 +51,29 @@ export const preset = definePreset(Aura, {
     primitive: { borderRadius: { xs: '1px', sm: '2px', md: '2px', lg: '3px', xl: '4px' } },
     semantic: {
         primary: ink,
-        formField: { paddingX: '0.5rem', paddingY: '0.25rem', sm: { fontSize: '0.8125rem', paddingX: '0.4rem', paddingY: '0.15rem' } },
+        formField: {
+            paddingX: '0.5rem',
+            paddingY: '0.25rem',
+            sm: { fontSize: '0.8125rem', paddingX: '0.4rem', paddingY: '0.15rem' },
+        },
         colorScheme: {
             light: {
                 surface: paper,
-                primary: { color: '{primary.700}', contrastColor: '#fffdf8', hoverColor: '{primary.600}', activeColor: '{primary.800}' },
+                primary: {
+                    color: '{primary.700}',
+                    contrastColor: '#fffdf8',
+                    hoverColor: '{primary.600}',
+                    activeColor: '{primary.800}',
+                },
             },
             dark: {
                 surface: night,
-                primary: { color: '{primary.200}', contrastColor: '{primary.950}', hoverColor: '{primary.100}', activeColor: '{primary.300}' },
+                primary: {
+                    color: '{primary.200}',
+                    contrastColor: '{primary.950}',
+                    hoverColor: '{primary.100}',
+                    activeColor: '{primary.300}',
+                },
             },
         },
     },

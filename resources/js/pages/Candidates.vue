@@ -25,8 +25,18 @@ const place = computed(() => props.candidates.findIndex((one) => one.id === chos
 const found = ref<InstrumentData[]>([]);
 const search = ref<string | InstrumentData>('');
 const passing = ref<CandidateData | null>(null);
-const passForm = useForm<{ state: CandidateState; reason: string; readers: Tier }>({ state: 'passed', reason: '', readers: 'harbour' });
-const usualReasons = ['No level near enough for a stop.', 'Earnings inside the hold.', 'Too thin.', 'Nothing to wait for yet.', 'Against the bias.'];
+const passForm = useForm<{ state: CandidateState; reason: string; readers: Tier }>({
+    state: 'passed',
+    reason: '',
+    readers: 'harbour',
+});
+const usualReasons = [
+    'No level near enough for a stop.',
+    'Earnings inside the hold.',
+    'Too thin.',
+    'Nothing to wait for yet.',
+    'Against the bias.',
+];
 const tiers = [
     { label: 'All readers', value: 'harbour' },
     { label: 'Pilot only', value: 'pilot' },
@@ -36,17 +46,42 @@ const counts = computed(() => {
     return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided`;
 });
 
+// What is typed runs ahead of what is found: Enter waits for the answer to what was typed last.
+let asked = '';
+let answered = '';
+let enterWaits = false;
+
 async function find(event: AutoCompleteCompleteEvent): Promise<void> {
+    const query = event.query;
+    asked = query;
     try {
-        found.value = await send<InstrumentData[]>('GET', `/instruments?q=${encodeURIComponent(event.query)}`);
+        const answer = await send<InstrumentData[]>('GET', `/instruments?q=${encodeURIComponent(query)}`);
+        if (query !== asked) {
+            return;
+        }
+        found.value = answer;
+        answered = query;
+        const first = answer[0];
+        if (enterWaits && first !== undefined) {
+            add(first);
+        }
+        enterWaits = false;
     } catch (error) {
+        enterWaits = false;
         found.value = [];
         toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
     }
 }
 
-function add(event: AutoCompleteOptionSelectEvent): void {
-    const instrument = event.value as InstrumentData;
+function holdEnter(event: KeyboardEvent): void {
+    if (asked !== answered) {
+        event.preventDefault();
+        event.stopPropagation();
+        enterWaits = true;
+    }
+}
+
+function add(instrument: InstrumentData): void {
     search.value = '';
     router.post(
         '/plan/candidates',
@@ -54,7 +89,8 @@ function add(event: AutoCompleteOptionSelectEvent): void {
         {
             preserveScroll: true,
             preserveState: true,
-            onError: (errors) => toast.add({ severity: 'warn', summary: errors.instrument ?? 'It could not be added.', life: 5000 }),
+            onError: (errors) =>
+                toast.add({ severity: 'warn', summary: errors.instrument ?? 'It could not be added.', life: 5000 }),
             onSuccess: () => (chosenId.value = props.candidates.find((one) => one.instrument.id === instrument.id)?.id ?? null),
         },
     );
@@ -83,7 +119,11 @@ function askPass(candidate: CandidateData): void {
 function pass(): void {
     const candidate = passing.value;
     if (candidate !== null) {
-        passForm.patch(`/plan/candidates/${candidate.id}`, { preserveScroll: true, preserveState: true, onSuccess: () => (passing.value = null) });
+        passForm.patch(`/plan/candidates/${candidate.id}`, {
+            preserveScroll: true,
+            preserveState: true,
+            onSuccess: () => (passing.value = null),
+        });
     }
 }
 
@@ -104,7 +144,12 @@ function remove(candidate: CandidateData): void {
     router.delete(`/plan/candidates/${candidate.id}`, {
         preserveScroll: true,
         preserveState: true,
-        onSuccess: () => toast.add({ severity: 'secondary', summary: `${candidate.instrument.symbol} is off the list. Ctrl+Z brings it back.`, life: 4000 }),
+        onSuccess: () =>
+            toast.add({
+                severity: 'secondary',
+                summary: `${candidate.instrument.symbol} is off the list. Ctrl+Z brings it back.`,
+                life: 4000,
+            }),
     });
 }
 
@@ -152,9 +197,11 @@ useShortcuts([
             <header class="top">
                 <div>
                     <h1>Candidates for {{ plan.session }}</h1>
-                    <p class="muted">Opens {{ plan.opens }}. {{ candidates.length === 0 ? 'The list is empty.' : `${counts}.` }}</p>
+                    <p class="muted">
+                        Opens {{ plan.opens }}. {{ candidates.length === 0 ? 'The list is empty.' : `${counts}.` }}
+                    </p>
                 </div>
-                <div class="add">
+                <div class="add" @keydown.enter.capture="holdEnter">
                     <label for="add-instrument">Add <kbd>a</kbd></label>
                     <AutoComplete
                         v-model="search"
@@ -162,27 +209,39 @@ useShortcuts([
                         :suggestions="found"
                         option-label="symbol"
                         placeholder="symbol or name"
-                        :delay="120"
+                        :delay="0"
                         auto-option-focus
-                        complete-on-focus
                         empty-search-message="Nothing on the exchange has this symbol or name."
                         show-empty-message
                         @complete="find"
-                        @option-select="add"
+                        @option-select="add(($event as AutoCompleteOptionSelectEvent).value as InstrumentData)"
                     >
                         <template #option="{ option }: { option: InstrumentData }">
                             <span class="option">
-                                <strong>{{ option.symbol }}</strong> {{ option.name }} <span class="muted">{{ option.kind }}</span>
+                                <strong>{{ option.symbol }}</strong> {{ option.name }}
+                                <span class="muted">{{ option.kind }}</span>
                             </span>
                         </template>
                     </AutoComplete>
-                    <Button icon="pi pi-undo" text size="small" severity="secondary" :disabled="plan.undo === null" :aria-label="plan.undo ? `Undo ${plan.undo}` : 'Nothing to undo'" :title="plan.undo ? `Undo ${plan.undo} (Ctrl+Z)` : 'Nothing to undo'" @click="travel('undo')" />
+                    <Button
+                        icon="pi pi-undo"
+                        text
+                        size="small"
+                        severity="secondary"
+                        :disabled="plan.undo === null"
+                        :aria-label="plan.undo ? `Undo ${plan.undo}` : 'Nothing to undo'"
+                        :title="plan.undo ? `Undo ${plan.undo} (Ctrl+Z)` : 'Nothing to undo'"
+                        @click="travel('undo')"
+                    />
                 </div>
             </header>
 
             <div v-if="candidates.length === 0" class="empty">
                 <h2>No candidates yet</h2>
-                <p>Press <kbd>a</kbd> and type a symbol or a name of the exchange. Then keep what is worth a plan and pass the rest with a reason.</p>
+                <p>
+                    Press <kbd>a</kbd> and type a symbol or a name of the exchange. Then keep what is worth a plan and pass the
+                    rest with a reason.
+                </p>
             </div>
             <DataTable
                 v-else
@@ -216,8 +275,23 @@ useShortcuts([
                 <Column header="Decision">
                     <template #body="{ data }: { data: CandidateData }">
                         <div class="decision">
-                            <Button :label="data.state === 'kept' ? 'Kept' : 'Keep'" :icon="data.state === 'kept' ? 'pi pi-check' : undefined" size="small" severity="secondary" :outlined="data.state !== 'kept'" :aria-pressed="data.state === 'kept'" @click.stop="keep(data)" />
-                            <Button :label="data.state === 'passed' ? 'Passed' : 'Pass'" size="small" severity="secondary" :outlined="data.state !== 'passed'" :aria-pressed="data.state === 'passed'" @click.stop="askPass(data)" />
+                            <Button
+                                :label="data.state === 'kept' ? 'Kept' : 'Keep'"
+                                :icon="data.state === 'kept' ? 'pi pi-check' : undefined"
+                                size="small"
+                                severity="secondary"
+                                :outlined="data.state !== 'kept'"
+                                :aria-pressed="data.state === 'kept'"
+                                @click.stop="keep(data)"
+                            />
+                            <Button
+                                :label="data.state === 'passed' ? 'Passed' : 'Pass'"
+                                size="small"
+                                severity="secondary"
+                                :outlined="data.state !== 'passed'"
+                                :aria-pressed="data.state === 'passed'"
+                                @click.stop="askPass(data)"
+                            />
                         </div>
                     </template>
                 </Column>
@@ -228,30 +302,62 @@ useShortcuts([
                             <RStrip :strip="data.strip" :width="130" />
                             <span class="sentence">{{ data.sentence }}</span>
                         </div>
-                        <span v-else class="muted">{{ data.setupNote }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span>
+                        <span v-else class="muted"
+                            >{{ data.setupNote }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span
+                        >
                     </template>
                 </Column>
                 <Column header="Read by">
                     <template #body="{ data }: { data: CandidateData }">
-                        <Select :model-value="data.readers" :options="tiers" option-label="label" option-value="value" size="small" aria-label="Read by" class="tier" @update:model-value="judge(data, { readers: $event })" />
+                        <Select
+                            :model-value="data.readers"
+                            :options="tiers"
+                            option-label="label"
+                            option-value="value"
+                            size="small"
+                            aria-label="Read by"
+                            class="tier"
+                            @update:model-value="judge(data, { readers: $event })"
+                        />
                     </template>
                 </Column>
                 <Column header-style="width: 40px">
                     <template #header><span class="visually-hidden">Remove</span></template>
                     <template #body="{ data }: { data: CandidateData }">
-                        <Button icon="pi pi-trash" text size="small" severity="secondary" :aria-label="`Take ${data.instrument.symbol} off the list`" @click.stop="remove(data)" />
+                        <Button
+                            icon="pi pi-trash"
+                            text
+                            size="small"
+                            severity="secondary"
+                            :aria-label="`Take ${data.instrument.symbol} off the list`"
+                            @click.stop="remove(data)"
+                        />
                     </template>
                 </Column>
             </DataTable>
         </div>
 
-        <Dialog :visible="passing !== null" modal :header="`Pass ${passing?.instrument.symbol}`" :style="{ width: '440px' }" @update:visible="passing = null">
+        <Dialog
+            :visible="passing !== null"
+            modal
+            :header="`Pass ${passing?.instrument.symbol}`"
+            :style="{ width: '440px' }"
+            @update:visible="passing = null"
+        >
             <form class="pass" @submit.prevent="pass">
                 <label for="pass-reason">Why? The reason is published with the plan.</label>
                 <InputText id="pass-reason" v-model="passForm.reason" maxlength="200" :invalid="!!passForm.errors.reason" fluid />
                 <p v-if="passForm.errors.reason" class="error" role="alert">{{ passForm.errors.reason }}</p>
                 <div class="usual">
-                    <Button v-for="reason in usualReasons" :key="reason" :label="reason" text size="small" severity="secondary" @click="passForm.reason = reason" />
+                    <Button
+                        v-for="reason in usualReasons"
+                        :key="reason"
+                        :label="reason"
+                        text
+                        size="small"
+                        severity="secondary"
+                        @click="passForm.reason = reason"
+                    />
                 </div>
                 <div class="end">
                     <Button label="Leave it" text severity="secondary" size="small" @click="passing = null" />

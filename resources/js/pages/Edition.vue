@@ -8,7 +8,9 @@ import type { EditionData } from '@/types/data';
 const props = defineProps<{ edition: EditionData }>();
 
 const page = usePage();
-const readsAll = computed(() => props.edition.withheld === 0 && (page.props.person?.role !== 'subscriber' || page.props.person.tier === 'Pilot'));
+const readsAll = computed(
+    () => props.edition.withheld === 0 && (page.props.person?.role !== 'subscriber' || page.props.person.tier === 'Pilot'),
+);
 </script>
 
 <template>

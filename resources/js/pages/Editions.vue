@@ -10,7 +10,9 @@ defineProps<{ editions: EditionLinkData[] }>();
     <AppShell title="Editions" step="editions">
         <div class="list">
             <h1>Editions</h1>
-            <p v-if="editions.length === 0" class="muted">Nothing is published yet. The first edition will stand here before its session opens.</p>
+            <p v-if="editions.length === 0" class="muted">
+                Nothing is published yet. The first edition will stand here before its session opens.
+            </p>
             <Link v-for="edition in editions" :key="edition.number" :href="`/editions/${edition.number}`" class="one">
                 <span class="number">{{ edition.number }}</span>
                 <span class="what">
@@ -18,7 +20,11 @@ defineProps<{ editions: EditionLinkData[] }>();
                     <span class="muted">published {{ edition.publishedAt }}</span>
                     <span>{{ edition.symbols.join(', ') }}</span>
                 </span>
-                <span class="standing">{{ edition.setups }} {{ edition.setups === 1 ? 'setup' : 'setups' }}<br /><span class="muted">{{ edition.standing }}</span></span>
+                <span class="standing"
+                    >{{ edition.setups }} {{ edition.setups === 1 ? 'setup' : 'setups' }}<br /><span class="muted">{{
+                        edition.standing
+                    }}</span></span
+                >
             </Link>
         </div>
     </AppShell>

@@ -94,7 +94,14 @@ const rows = computed<LadderRowData[]>(() => {
                 return row;
             }
             const value = Number(moved.price);
-            return { ...row, price: moved.price, value, percent: '0', atr: null, r: entry === null || row.key === 'entry' || row.key === 'stop' ? null : draggedR(value, entry.entry, entry.stop) };
+            return {
+                ...row,
+                price: moved.price,
+                value,
+                percent: '0',
+                atr: null,
+                r: entry === null || row.key === 'entry' || row.key === 'stop' ? null : draggedR(value, entry.entry, entry.stop),
+            };
         })
         .map((row) => (row.key === moved.key ? { ...row, percent: ((row.value / lastClose.value - 1) * 100).toFixed(2) } : row))
         .sort((a, b) => b.value - a.value);
@@ -113,10 +120,26 @@ const lines = computed<PriceLine[]>(() =>
     })),
 );
 const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
-const origins = ['own reading', 'swing high', 'swing low', 'previous high', 'previous low', 'gap edge', 'round number', 'moving average', 'base', 'trend line'];
+const origins = [
+    'own reading',
+    'swing high',
+    'swing low',
+    'previous high',
+    'previous low',
+    'gap edge',
+    'round number',
+    'moving average',
+    'base',
+    'trend line',
+];
 
 /** Send a change; what comes back is the whole bench. A refusal is told at its field, and the old value stays. */
-async function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, alsoAt?: 'new' | 'toast'): Promise<boolean> {
+async function change(
+    method: 'POST' | 'PATCH' | 'DELETE',
+    path: string,
+    body?: unknown,
+    alsoAt?: 'new' | 'toast',
+): Promise<boolean> {
     kept.value = 'keeping';
     const at = base.value;
     try {
@@ -171,9 +194,17 @@ function setRow(row: LadderRowData, price: string): Promise<boolean> {
         case 'level':
             return change('PATCH', `/levels/${row.levelId}`, { price }, 'toast');
         case 'target':
-            return change('PATCH', '/setup', {
-                targets: setup.value.targets.map((target, i) => ({ price: i === row.target ? price : target.price, share: target.share })),
-            }, 'toast');
+            return change(
+                'PATCH',
+                '/setup',
+                {
+                    targets: setup.value.targets.map((target, i) => ({
+                        price: i === row.target ? price : target.price,
+                        share: target.share,
+                    })),
+                },
+                'toast',
+            );
         default:
             return change('PATCH', '/setup', { [row.kind]: price }, 'toast');
     }
@@ -186,7 +217,9 @@ function removeRow(row: LadderRowData): Promise<boolean> {
         case 'target': {
             const targets = setup.value.targets.filter((_, i) => i !== row.target).map(({ price, share }) => ({ price, share }));
             const only = targets[0];
-            return change('PATCH', '/setup', { targets: targets.length === 1 && only !== undefined ? [{ ...only, share: '1' }] : targets });
+            return change('PATCH', '/setup', {
+                targets: targets.length === 1 && only !== undefined ? [{ ...only, share: '1' }] : targets,
+            });
         }
         default:
             return change('PATCH', '/setup', { [row.kind]: null });
@@ -198,7 +231,12 @@ function use(row: { price: string }, as: 'entry' | 'stop' | 'target'): Promise<b
 }
 
 function describe(row: LadderRowData, changes: { origin?: string; grade?: string }): Promise<boolean> {
-    return change('PATCH', `/levels/${row.levelId}`, { price: row.price, origin: row.label, grade: row.grade, ...changes }, 'toast');
+    return change(
+        'PATCH',
+        `/levels/${row.levelId}`,
+        { price: row.price, origin: row.label, grade: row.grade, ...changes },
+        'toast',
+    );
 }
 
 function startMove(key: string): void {
@@ -225,7 +263,10 @@ async function endMove(): Promise<void> {
 
 async function travel(way: 'undo' | 'redo'): Promise<void> {
     try {
-        const { message, candidateId } = await send<{ message: string | null; candidateId: number | null }>('POST', `/plan/${way}`);
+        const { message, candidateId } = await send<{ message: string | null; candidateId: number | null }>(
+            'POST',
+            `/plan/${way}`,
+        );
         toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
         errors.value = {};
         if (candidateId !== null && candidateId !== candidate.value.id) {
@@ -277,10 +318,26 @@ useShortcuts([
     { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => use(row, 'entry')) },
     { keys: 's', does: 'make it the stop', run: onChosen((row) => use(row, 'stop')) },
     { keys: 't', does: 'make it a target', run: onChosen((row) => use(row, 'target')) },
-    { keys: 'o', does: 'name the origin of the chosen level', run: () => document.querySelector<HTMLInputElement>('#origin input, input#origin')?.focus() },
-    { keys: 'g', does: 'major or minor', run: onChosen((row) => row.kind === 'level' && describe(row, { grade: row.grade === 'major' ? 'minor' : 'major' })) },
-    { keys: 'Delete', does: 'delete the chosen level or plan price', run: onChosen((row) => row.kind !== 'last' && removeRow(row)) },
-    { keys: 'x', does: 'turn the side: long or short', run: () => void change('PATCH', '/setup', { side: setup.value.side === 'long' ? 'short' : 'long' }) },
+    {
+        keys: 'o',
+        does: 'name the origin of the chosen level',
+        run: () => document.querySelector<HTMLInputElement>('#origin input, input#origin')?.focus(),
+    },
+    {
+        keys: 'g',
+        does: 'major or minor',
+        run: onChosen((row) => row.kind === 'level' && describe(row, { grade: row.grade === 'major' ? 'minor' : 'major' })),
+    },
+    {
+        keys: 'Delete',
+        does: 'delete the chosen level or plan price',
+        run: onChosen((row) => row.kind !== 'last' && removeRow(row)),
+    },
+    {
+        keys: 'x',
+        does: 'turn the side: long or short',
+        run: () => void change('PATCH', '/setup', { side: setup.value.side === 'long' ? 'short' : 'long' }),
+    },
     { keys: '+', does: 'fewer bars', run: () => zoom(1 / 1.25) },
     { keys: '-', does: 'more bars', run: () => zoom(1.25) },
     { keys: 'ArrowLeft', does: 'earlier', run: () => pan(-10) },
@@ -329,16 +386,37 @@ onBeforeUnmount(() => {
                 <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
             </Link>
             <span class="rail-end muted">{{ kept === 'kept' ? 'Draft kept' : 'Keeping…' }}</span>
-            <Button icon="pi pi-undo" text size="small" severity="secondary" :disabled="bench.undo === null" :aria-label="bench.undo ? `Undo ${bench.undo}` : 'Nothing to undo'" :title="bench.undo ? `Undo ${bench.undo} (Ctrl+Z)` : 'Nothing to undo'" @click="travel('undo')" />
-            <Button icon="pi pi-refresh" text size="small" severity="secondary" :disabled="bench.redo === null" :aria-label="bench.redo ? `Redo ${bench.redo}` : 'Nothing to redo'" :title="bench.redo ? `Redo ${bench.redo} (Ctrl+Y)` : 'Nothing to redo'" @click="travel('redo')" />
+            <Button
+                icon="pi pi-undo"
+                text
+                size="small"
+                severity="secondary"
+                :disabled="bench.undo === null"
+                :aria-label="bench.undo ? `Undo ${bench.undo}` : 'Nothing to undo'"
+                :title="bench.undo ? `Undo ${bench.undo} (Ctrl+Z)` : 'Nothing to undo'"
+                @click="travel('undo')"
+            />
+            <Button
+                icon="pi pi-refresh"
+                text
+                size="small"
+                severity="secondary"
+                :disabled="bench.redo === null"
+                :aria-label="bench.redo ? `Redo ${bench.redo}` : 'Nothing to redo'"
+                :title="bench.redo ? `Redo ${bench.redo} (Ctrl+Y)` : 'Nothing to redo'"
+                @click="travel('redo')"
+            />
         </nav>
 
         <div class="bench">
             <section class="reading-desk" aria-label="Chart and ladder">
                 <header class="title">
-                    <h1>{{ instrument.symbol }} <span class="name">{{ instrument.name }}</span></h1>
+                    <h1>
+                        {{ instrument.symbol }} <span class="name">{{ instrument.name }}</span>
+                    </h1>
                     <p class="facts">
-                        {{ instrument.kind }}, {{ instrument.group }}. Last <strong>{{ candidate.lastClose }}</strong> {{ instrument.currency }}
+                        {{ instrument.kind }}, {{ instrument.group }}. Last <strong>{{ candidate.lastClose }}</strong>
+                        {{ instrument.currency }}
                         <template v-if="candidate.change !== null">({{ signed(candidate.change) }} %)</template>
                         <template v-if="bench.atr !== null">. ATR(14) {{ bench.atr }}</template>
                     </p>
@@ -388,7 +466,16 @@ onBeforeUnmount(() => {
                 <div class="under">
                     <form class="new" @submit.prevent="typeLevel">
                         <label for="new-level">Level at</label>
-                        <InputText id="new-level" v-model="newPrice" size="small" inputmode="decimal" autocomplete="off" :invalid="newPriceError !== null" placeholder="price" @keydown.esc="newPrice = ''" />
+                        <InputText
+                            id="new-level"
+                            v-model="newPrice"
+                            size="small"
+                            inputmode="decimal"
+                            autocomplete="off"
+                            :invalid="newPriceError !== null"
+                            placeholder="price"
+                            @keydown.esc="newPrice = ''"
+                        />
                         <Button type="submit" label="Mark" size="small" severity="secondary" outlined />
                         <span v-if="newPriceError" class="error" role="alert">{{ newPriceError }}</span>
                         <span v-else class="muted">or click in the chart</span>
@@ -409,32 +496,81 @@ onBeforeUnmount(() => {
                                 @keydown.enter.stop="describe(chosenRow, { origin: ($event.target as HTMLInputElement).value })"
                                 @keydown.stop
                             />
-                            <Button :label="chosenRow.grade === 'major' ? 'Major' : 'Minor'" size="small" severity="secondary" outlined title="Turn to major or minor (g)" @click="describe(chosenRow, { grade: chosenRow.grade === 'major' ? 'minor' : 'major' })" />
+                            <Button
+                                :label="chosenRow.grade === 'major' ? 'Major' : 'Minor'"
+                                size="small"
+                                severity="secondary"
+                                outlined
+                                title="Turn to major or minor (g)"
+                                @click="describe(chosenRow, { grade: chosenRow.grade === 'major' ? 'minor' : 'major' })"
+                            />
                         </template>
                         <template v-else-if="chosenRow">
                             <strong>{{ chosenRow.price }}</strong> {{ chosenRow.label }}
                         </template>
                         <template v-if="chosenRow">
                             <span class="make">
-                                <Button size="small" text severity="secondary" title="Make it the entry (e)" @click="use(chosenRow, 'entry')">Entry <kbd>e</kbd></Button>
-                                <Button size="small" text severity="secondary" title="Make it the stop (s)" @click="use(chosenRow, 'stop')">Stop <kbd>s</kbd></Button>
-                                <Button size="small" text severity="secondary" title="Make it a target (t)" @click="use(chosenRow, 'target')">Target <kbd>t</kbd></Button>
-                                <Button v-if="chosenRow.kind !== 'last'" icon="pi pi-trash" size="small" text severity="secondary" aria-label="Delete" title="Delete (Del)" @click="removeRow(chosenRow)" />
+                                <Button
+                                    size="small"
+                                    text
+                                    severity="secondary"
+                                    title="Make it the entry (e)"
+                                    @click="use(chosenRow, 'entry')"
+                                    >Entry <kbd>e</kbd></Button
+                                >
+                                <Button
+                                    size="small"
+                                    text
+                                    severity="secondary"
+                                    title="Make it the stop (s)"
+                                    @click="use(chosenRow, 'stop')"
+                                    >Stop <kbd>s</kbd></Button
+                                >
+                                <Button
+                                    size="small"
+                                    text
+                                    severity="secondary"
+                                    title="Make it a target (t)"
+                                    @click="use(chosenRow, 'target')"
+                                    >Target <kbd>t</kbd></Button
+                                >
+                                <Button
+                                    v-if="chosenRow.kind !== 'last'"
+                                    icon="pi pi-trash"
+                                    size="small"
+                                    text
+                                    severity="secondary"
+                                    aria-label="Delete"
+                                    title="Delete (Del)"
+                                    @click="removeRow(chosenRow)"
+                                />
                             </span>
                         </template>
-                        <span v-else class="muted">Choose a row of the ladder to name it, or to make it the entry, stop or target.</span>
+                        <span v-else class="muted"
+                            >Choose a row of the ladder to name it, or to make it the entry, stop or target.</span
+                        >
                     </div>
                 </div>
                 <div class="read-out">
                     <p v-if="setup.sentence" class="sentence" :class="setup.side">{{ setup.sentence }}</p>
                     <p v-else class="sentence muted">
-                        {{ setup.begun ? `The setup still needs ${setup.missing.join(' and ')}.` : 'No setup yet: choose a level and press e for the entry, s for the stop, t for a target.' }}
+                        {{
+                            setup.begun
+                                ? `The setup still needs ${setup.missing.join(' and ')}.`
+                                : 'No setup yet: choose a level and press e for the entry, s for the stop, t for a target.'
+                        }}
                     </p>
                     <RStrip v-if="setup.strip" :strip="setup.strip" :width="280" labels />
                 </div>
             </section>
             <aside class="plan-desk">
-                <SetupEditor :setup="setup" :grid="grid" :errors="errors" @change="change('PATCH', '/setup', $event)" @clear="change('DELETE', '/setup')" />
+                <SetupEditor
+                    :setup="setup"
+                    :grid="grid"
+                    :errors="errors"
+                    @change="change('PATCH', '/setup', $event)"
+                    @clear="change('DELETE', '/setup')"
+                />
             </aside>
         </div>
     </AppShell>

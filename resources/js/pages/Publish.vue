@@ -58,7 +58,13 @@ function publish(): void {
         rejectProps: { label: 'Not yet', severity: 'secondary', text: true },
         accept: () =>
             form.post('/plan/publish', {
-                onError: (errors) => toast.add({ severity: 'error', summary: errors.plan ?? 'The plan could not be published.', detail: 'The draft is kept.', life: 8000 }),
+                onError: (errors) =>
+                    toast.add({
+                        severity: 'error',
+                        summary: errors.plan ?? 'The plan could not be published.',
+                        detail: 'The draft is kept.',
+                        life: 8000,
+                    }),
             }),
     });
 }
@@ -96,7 +102,9 @@ useShortcuts([
                 <Textarea id="bias" v-model="bias" rows="3" maxlength="400" fluid auto-resize @blur="keepBias" />
 
                 <h2>Check</h2>
-                <p v-if="check.length === 0" class="fine"><i class="pi pi-check" aria-hidden="true" /> Nothing stops this plan, nothing to warn of.</p>
+                <p v-if="check.length === 0" class="fine">
+                    <i class="pi pi-check" aria-hidden="true" /> Nothing stops this plan, nothing to warn of.
+                </p>
                 <ul class="lines">
                     <li v-for="line in [...stops, ...warns]" :key="line.message" :class="line.stops ? 'stops' : 'warns'">
                         <span class="word">{{ line.stops ? 'stops' : 'warning' }}</span>
@@ -115,14 +123,33 @@ useShortcuts([
                         :allow-empty="false"
                         size="small"
                         aria-label="As this tier sees it"
-                        @update:model-value="router.get('/plan/publish', { tier: $event }, { preserveState: true, preserveScroll: true })"
+                        @update:model-value="
+                            router.get('/plan/publish', { tier: $event }, { preserveState: true, preserveScroll: true })
+                        "
                     />
-                    <SelectButton v-model="phone" :options="sizes" option-label="label" option-value="value" :allow-empty="false" size="small" aria-label="Width" />
+                    <SelectButton
+                        v-model="phone"
+                        :options="sizes"
+                        option-label="label"
+                        option-value="value"
+                        :allow-empty="false"
+                        size="small"
+                        aria-label="Width"
+                    />
                 </div>
 
-                <Button class="go" label="Publish and seal" :disabled="stops.length > 0 || !mayPublish" :loading="form.processing" @click="publish" />
+                <Button
+                    class="go"
+                    label="Publish and seal"
+                    :disabled="stops.length > 0 || !mayPublish"
+                    :loading="form.processing"
+                    @click="publish"
+                />
                 <p v-if="!mayPublish" class="muted">Only the author publishes.</p>
-                <p v-else class="muted">The edition gets its number, the time and a seal that names the edition before. It cannot be changed by anyone afterwards.</p>
+                <p v-else class="muted">
+                    The edition gets its number, the time and a seal that names the edition before. It cannot be changed by anyone
+                    afterwards.
+                </p>
             </aside>
         </div>
     </AppShell>

@@ -29,11 +29,19 @@ function toggle(row: RecordRowData): void {
 }
 
 function firstEvent(row: RecordRowData, fill: boolean): string {
-    const events = row.outcome.events.filter((event) => event.price !== null && !event.what.startsWith('void') && (event.what === 'filled') === fill);
+    const events = row.outcome.events.filter(
+        (event) => event.price !== null && !event.what.startsWith('void') && (event.what === 'filled') === fill,
+    );
     return events.map((event) => `${event.price}, ${event.when}`).join('; ');
 }
 
-useShortcuts([{ keys: 'x', does: 'open or close all details', run: () => (open.value = open.value.size > 0 ? new Set() : new Set(props.rows.map(id))) }]);
+useShortcuts([
+    {
+        keys: 'x',
+        does: 'open or close all details',
+        run: () => (open.value = open.value.size > 0 ? new Set() : new Set(props.rows.map(id))),
+    },
+]);
 </script>
 
 <template>
@@ -45,19 +53,48 @@ useShortcuts([{ keys: 'x', does: 'open or close all details', run: () => (open.v
                     <p class="muted">Every published setup, followed by the same rules to its end. {{ totals.costs }}</p>
                 </div>
                 <dl v-if="rows.length > 0" class="totals">
-                    <div><dt>published</dt><dd>{{ totals.published }}</dd></div>
-                    <div><dt>waiting</dt><dd>{{ totals.waiting }}</dd></div>
-                    <div><dt>open</dt><dd>{{ totals.open }}</dd></div>
-                    <div><dt>closed</dt><dd>{{ totals.closed }}</dd></div>
-                    <div><dt>not triggered</dt><dd>{{ totals.notTriggered }}</dd></div>
-                    <div v-if="totals.cancelled > 0"><dt>cancelled</dt><dd>{{ totals.cancelled }}</dd></div>
-                    <div v-if="totals.void > 0"><dt>void</dt><dd>{{ totals.void }}</dd></div>
-                    <div class="sum"><dt>realised</dt><dd>{{ totals.closed === 0 ? 'nothing closed' : `${signed(totals.realised)} R` }}</dd></div>
-                    <div class="sum"><dt>still open</dt><dd>{{ totals.open === 0 ? 'none' : `${signed(totals.openR)} R` }}</dd></div>
+                    <div>
+                        <dt>published</dt>
+                        <dd>{{ totals.published }}</dd>
+                    </div>
+                    <div>
+                        <dt>waiting</dt>
+                        <dd>{{ totals.waiting }}</dd>
+                    </div>
+                    <div>
+                        <dt>open</dt>
+                        <dd>{{ totals.open }}</dd>
+                    </div>
+                    <div>
+                        <dt>closed</dt>
+                        <dd>{{ totals.closed }}</dd>
+                    </div>
+                    <div>
+                        <dt>not triggered</dt>
+                        <dd>{{ totals.notTriggered }}</dd>
+                    </div>
+                    <div v-if="totals.cancelled > 0">
+                        <dt>cancelled</dt>
+                        <dd>{{ totals.cancelled }}</dd>
+                    </div>
+                    <div v-if="totals.void > 0">
+                        <dt>void</dt>
+                        <dd>{{ totals.void }}</dd>
+                    </div>
+                    <div class="sum">
+                        <dt>realised</dt>
+                        <dd>{{ totals.closed === 0 ? 'nothing closed' : `${signed(totals.realised)} R` }}</dd>
+                    </div>
+                    <div class="sum">
+                        <dt>still open</dt>
+                        <dd>{{ totals.open === 0 ? 'none' : `${signed(totals.openR)} R` }}</dd>
+                    </div>
                 </dl>
             </header>
 
-            <p v-if="rows.length === 0" class="empty">Nothing is published yet. Once an edition is sealed, each of its setups stands here, whatever becomes of it.</p>
+            <p v-if="rows.length === 0" class="empty">
+                Nothing is published yet. Once an edition is sealed, each of its setups stands here, whatever becomes of it.
+            </p>
             <table v-else class="record">
                 <thead>
                     <tr>
@@ -74,21 +111,33 @@ useShortcuts([{ keys: 'x', does: 'open or close all details', run: () => (open.v
                 <tbody v-for="[number, group] in editions" :key="number">
                     <tr class="group">
                         <th colspan="8">
-                            <Link :href="`/editions/${number}`">Edition {{ number }}</Link>, for {{ group[0]?.session }}
+                            <Link :href="`/editions/${number}`">Edition {{ number }}</Link
+                            >, for {{ group[0]?.session }}
                         </th>
                     </tr>
                     <template v-for="row in group" :key="id(row)">
                         <tr class="row" :class="row.outcome.status" @click="toggle(row)">
                             <td>
                                 <button type="button" class="symbol" :aria-expanded="open.has(id(row))" @click.stop="toggle(row)">
-                                    <i class="pi" :class="open.has(id(row)) ? 'pi-angle-down' : 'pi-angle-right'" aria-hidden="true" />
+                                    <i
+                                        class="pi"
+                                        :class="open.has(id(row)) ? 'pi-angle-down' : 'pi-angle-right'"
+                                        aria-hidden="true"
+                                    />
                                     {{ row.symbol }}
                                 </button>
-                                <span :class="row.outcome.strip.side">{{ row.outcome.strip.side === 'long' ? '▲ long' : '▼ short' }}</span>
+                                <span :class="row.outcome.strip.side">{{
+                                    row.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
+                                }}</span>
                             </td>
                             <td>
                                 {{ row.outcome.label }}
-                                <span v-if="row.outcome.ambiguous" class="look" title="The order of things within a bar was assumed">assumed</span>
+                                <span
+                                    v-if="row.outcome.ambiguous"
+                                    class="look"
+                                    title="The order of things within a bar was assumed"
+                                    >assumed</span
+                                >
                             </td>
                             <td><RStrip :strip="row.outcome.strip" :width="210" /></td>
                             <td v-if="row.outcome.missed" colspan="2" class="missed">{{ row.outcome.missed }}</td>
@@ -96,14 +145,18 @@ useShortcuts([{ keys: 'x', does: 'open or close all details', run: () => (open.v
                                 <td>{{ firstEvent(row, true) }}</td>
                                 <td>{{ firstEvent(row, false) }}</td>
                             </template>
-                            <td class="num"><strong v-if="row.outcome.r !== null">{{ signed(row.outcome.r, 2) }}</strong></td>
+                            <td class="num">
+                                <strong v-if="row.outcome.r !== null">{{ signed(row.outcome.r, 2) }}</strong>
+                            </td>
                             <td class="num">{{ row.outcome.percent === null ? '' : signed(row.outcome.percent) }}</td>
                             <td class="num">{{ row.outcome.sessionsHeld ?? '' }}</td>
                         </tr>
                         <tr v-if="open.has(id(row))" class="details">
                             <td colspan="8">
                                 <div class="inside">
-                                    <p class="sentence"><strong>{{ row.name }}.</strong> {{ row.sentence }}</p>
+                                    <p class="sentence">
+                                        <strong>{{ row.name }}.</strong> {{ row.sentence }}
+                                    </p>
                                     <OutcomeFacts :outcome="row.outcome" :strip-width="300" />
                                     <p class="muted">As of {{ row.outcome.asOf }}.</p>
                                 </div>

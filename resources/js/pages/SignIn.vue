@@ -14,7 +14,13 @@ const form = useForm({ email: '', password: '' });
             <g fill="none" stroke="currentColor">
                 <circle cx="160" cy="160" r="150" stroke-width="0.6" />
                 <circle cx="160" cy="160" r="138" stroke-width="0.4" />
-                <path v-for="n in 72" :key="n" :d="`M160,${n % 6 === 1 ? 22 : 16}V10`" :transform="`rotate(${n * 5} 160 160)`" stroke-width="0.6" />
+                <path
+                    v-for="n in 72"
+                    :key="n"
+                    :d="`M160,${n % 6 === 1 ? 22 : 16}V10`"
+                    :transform="`rotate(${n * 5} 160 160)`"
+                    stroke-width="0.6"
+                />
                 <path d="M160 30V290M30 160H290M68 68 252 252M252 68 68 252" stroke-width="0.4" />
             </g>
         </svg>
@@ -22,10 +28,28 @@ const form = useForm({ email: '', password: '' });
             <h1>Watchpost</h1>
             <p class="muted">Plans that are published, watched and scored on one set of numbers.</p>
             <label for="email">Address</label>
-            <InputText id="email" v-model="form.email" type="email" autocomplete="username" autofocus :invalid="!!form.errors.email" fluid />
+            <InputText
+                id="email"
+                v-model="form.email"
+                type="email"
+                autocomplete="username"
+                autofocus
+                :invalid="!!form.errors.email"
+                fluid
+            />
             <label for="password">Password</label>
-            <Password v-model="form.password" input-id="password" :feedback="false" :input-props="{ autocomplete: 'current-password' }" :invalid="!!form.errors.password" fluid toggle-mask />
-            <p v-if="form.errors.email || form.errors.password" class="error" role="alert">{{ form.errors.email ?? form.errors.password }}</p>
+            <Password
+                v-model="form.password"
+                input-id="password"
+                :feedback="false"
+                :input-props="{ autocomplete: 'current-password' }"
+                :invalid="!!form.errors.password"
+                fluid
+                toggle-mask
+            />
+            <p v-if="form.errors.email || form.errors.password" class="error" role="alert">
+                {{ form.errors.email ?? form.errors.password }}
+            </p>
             <Button type="submit" label="Sign in" :loading="form.processing" fluid />
         </form>
     </main>

@@ -1,0 +1,41 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { signIn } from './people';
+
+const PAGES = ['/plan/candidates', '/plan/mark', '/plan/publish', '/record', '/editions', '/editions/1'];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+    test.describe(colorScheme, () => {
+        test.use({ colorScheme });
+
+        test('no page has a fault of accessibility', async ({ page }) => {
+            await signIn(page, 'maren');
+            for (const path of PAGES) {
+                await page.goto(path);
+                await page.waitForLoadState('networkidle');
+                const { violations } = await new AxeBuilder({ page })
+                    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+                    .analyze();
+                expect
+                    .soft(
+                        violations.map(
+                            (one) => `${path}: ${one.id}: ${one.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`,
+                        ),
+                    )
+                    .toEqual([]);
+            }
+        });
+    });
+}
+
+test('the keys of a screen are told on ?', async ({ page }) => {
+    await signIn(page, 'maren');
+    await page.goto('/plan/mark');
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    await page.keyboard.press('?');
+    const help = page.getByRole('dialog', { name: 'Keys of this screen' });
+    await expect(help).toContainText('make the chosen price the entry');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('j');
+    await expect(page).toHaveURL(/plan\/mark\/\d+/);
+});

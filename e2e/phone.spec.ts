@@ -1,0 +1,28 @@
+import { expect, test } from '@playwright/test';
+import { signIn } from './people';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
+    await signIn(page, 'jonas');
+    await page.getByRole('link', { name: /Wednesday 7 October 2026/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wednesday 7 October 2026');
+    await expect(page.getByText('Published Tue 6 Oct 2026, 19:00 Quay time (18:00 UTC)')).toBeVisible();
+
+    const part = page.locator('section.part').filter({ hasText: 'OAKL.Q' });
+    await expect(part.locator('.sentence')).toContainText('Long when price falls to');
+    const chart = await part.getByRole('img', { name: /Day chart/ }).boundingBox();
+    const figures = await part.locator('.figures table').boundingBox();
+    expect(chart !== null && figures !== null && chart.y + chart.height <= figures.y).toBe(true);
+    await expect(part).toContainText('What happened since');
+
+    // one column: nothing sticks out to the side
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+
+    // what is for another tier is not there
+    await expect(page.getByText('2 more candidates are for Pilot readers.')).toBeVisible();
+    expect(await page.content()).not.toContain('GRIT.Q');
+
+    await page.goto('/record');
+    await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
+});

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import type { ChartData } from '@/types/data';
+import { barScale, lastBars, monthMarks, near, priceScale, rTicks } from './scales';
+import { averagePath, candles, volumeBars } from './shapes';
+import { spread } from './spread';
+
+const chart: ChartData = {
+    decimals: 2,
+    sessions: ['2026-09-29', '2026-09-30', '2026-10-01', '2026-10-02'],
+    open: [10, 11, 12, 11],
+    high: [11, 12.5, 13, 12],
+    low: [9, 10.5, 11, 10.5],
+    close: [11, 12, 11.5, 11],
+    volume: [100, 400, 0, 200],
+    averages: [],
+    unfinished: false,
+    publishedAfter: null,
+};
+
+describe('spread', () => {
+    it('leaves rows alone that do not touch', () => {
+        expect(spread([20, 60, 100], 20, 0, 200)).toEqual([20, 60, 100]);
+    });
+
+    it('pushes rows apart about the mean of their places, in their order', () => {
+        expect(spread([50, 50, 50], 20, 0, 200)).toEqual([30, 50, 70]);
+        expect(spread([50, 60], 20, 0, 200)).toEqual([45, 65]);
+    });
+
+    it('joins blocks that collide when they grow', () => {
+        const places = spread([40, 42, 60, 62], 20, 0, 200);
+        expect(places.every((place, i) => i === 0 || place - (places[i - 1] ?? 0) >= 20 - 1e-9)).toBe(true);
+        expect(places.reduce((a, b) => a + b) / 4).toBeCloseTo(51);
+    });
+
+    it('keeps rows between top and bottom', () => {
+        expect(spread([-50, 2, 300], 20, 0, 200)).toEqual([10, 30, 190]);
+    });
+
+    it('never lets many random rows overlap', () => {
+        for (let seed = 1; seed < 60; seed++) {
+            const wanted = Array.from({ length: 24 }, (_, i) => (Math.sin(seed * 12.9898 + i * 78.233) * 0.5 + 0.5) * 600).sort(
+                (a, b) => a - b,
+            );
+            const places = spread(wanted, 22, 0, 600);
+            places.forEach((place, i) => {
+                expect(place).toBeGreaterThanOrEqual(11 - 1e-6);
+                expect(place).toBeLessThanOrEqual(589 + 1e-6);
+                if (i > 0) expect(place - (places[i - 1] ?? 0)).toBeGreaterThanOrEqual(22 - 1e-6);
+            });
+        }
+    });
+});
+
+describe('scales', () => {
+    it('shows the last bars and no more than there are', () => {
+        expect(lastBars(chart, 2)).toEqual({ first: 2, last: 3 });
+        expect(lastBars(chart, 99)).toEqual({ first: 0, last: 3 });
+    });
+
+    it('covers the bars of the window and the prices asked for, high above low', () => {
+        const y = priceScale(chart, { first: 0, last: 3 }, [8, 14], 300);
+        expect(y.domain()[0]).toBeLessThan(8);
+        expect(y.domain()[1]).toBeGreaterThan(14);
+        expect(y(14)).toBeLessThan(y(8));
+    });
+
+    it('leaves out prices too far away to be drawn', () => {
+        expect(near(chart, { first: 0, last: 3 }, [12, 14, 40])).toEqual([12, 14]);
+    });
+
+    it('puts whole R marks where the price scale has them', () => {
+        const y = priceScale(chart, { first: 0, last: 3 }, [], 300);
+        expect(rTicks(y, 11, 10).map((mark) => [mark.r, mark.price])).toEqual([
+            [-2, 9],
+            [-1, 10],
+            [0, 11],
+            [1, 12],
+            [2, 13],
+        ]);
+        // when they stand too close, every second one and the stop
+        const tight = priceScale(chart, { first: 0, last: 3 }, [], 180);
+        expect(rTicks(tight, 11, 10.5).map((mark) => mark.r)).toEqual([-4, -1, 0, 2, 4]);
+        // a short's R grows downward
+        expect(rTicks(y, 11, 12).map((mark) => [mark.r, mark.price])).toContainEqual([1, 10]);
+    });
+
+    it('labels the first session of a month', () => {
+        expect(monthMarks(chart.sessions, { first: 0, last: 3 }, 20)).toEqual([{ index: 2, label: 'Oct 2026' }]);
+    });
+});
+
+describe('shapes', () => {
+    const window = { first: 0, last: 3 };
+    const { x, slot } = barScale(window, 240);
+    const y = priceScale(chart, window, [], 300);
+
+    it('draws rising candles hollow and falling ones filled', () => {
+        expect(candles(chart, window, x, y, slot).map((candle) => candle.rising)).toEqual([true, true, false, true]);
+    });
+
+    it('begins an average where it is defined', () => {
+        expect(averagePath([null, null, 11, 12], window, x, y)).toMatch(/^M120,[\d.]+L160,[\d.]+$/);
+        expect(averagePath([null, null, null, null], window, x, y)).toBe('');
+    });
+
+    it('fills the strip with the largest volume', () => {
+        expect(volumeBars(chart, window, x, slot, 40).map((bar) => bar.height)).toEqual([10, 40, 0, 20]);
+    });
+});
