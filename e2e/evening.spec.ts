@@ -182,8 +182,8 @@ test('prices in the wrong order are refused at their field, and the draft is kep
     const entry = await field('Entry').inputValue();
     await field('Stop').fill((Number(entry) + 1).toFixed(2));
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('alert')).toContainText('must be below the entry');
-    await expect(page.getByRole('alert')).toContainText(`Kept: ${stop}.`);
+    await expect(page.locator('#price-stop-error')).toContainText('must be below the entry');
+    await expect(page.locator('#price-stop-error')).toContainText(`Kept: ${stop}.`);
     await page.reload();
     await expect(field('Stop')).toHaveValue(stop);
 });
