@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Enums\MarketRunState;
+use App\Enums\Role;
 use App\Models\Level;
 use App\Models\MarketRun;
 use App\Models\User;
@@ -106,7 +107,7 @@ final class AuthorisationTest extends TestCase
     public function testAnotherAuthorsCandidateIsOutOfReach(): void
     {
         $candidate = $this->candidate('TARN.Q');
-        $other = $this->person('odd', \App\Enums\Role::Author);
+        $other = $this->person('odd', Role::Author);
 
         $this->actingAs($other)->get("/plan/mark/{$candidate->id}")->assertForbidden();
         $this->actingAs($other)->postJson("/plan/mark/{$candidate->id}/levels", ['price' => '50.00'])->assertForbidden();

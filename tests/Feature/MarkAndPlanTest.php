@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Candidate;
 use App\Models\Level;
 use App\Planning\PlanHistory;
+use Illuminate\Http\Response;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -144,7 +145,7 @@ final class MarkAndPlanTest extends TestCase
         self::assertSame('entry of OAKL.Q', PlanHistory::nextUndo($this->plan()));
     }
 
-    /** @return TestResponse<\Illuminate\Http\Response> */
+    /** @return TestResponse<Response> */
     private function mark(string $price): TestResponse
     {
         return $this->postJson("/plan/mark/{$this->candidate->id}/levels", ['price' => $price]);
@@ -153,14 +154,14 @@ final class MarkAndPlanTest extends TestCase
     /**
      * @param array<string, mixed> $changes
      *
-     * @return TestResponse<\Illuminate\Http\Response>
+     * @return TestResponse<Response>
      */
     private function change(array $changes): TestResponse
     {
         return $this->patchJson("/plan/mark/{$this->candidate->id}/setup", $changes);
     }
 
-    /** @return TestResponse<\Illuminate\Http\Response> */
+    /** @return TestResponse<Response> */
     private function use(string $price, string $as): TestResponse
     {
         return $this->postJson("/plan/mark/{$this->candidate->id}/use", ['price' => $price, 'as' => $as]);

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Clock\MarketClock;
 use App\Enums\MarketRunState;
 use App\Feeds\MarketFeed;
+use App\Feeds\SimulatedFeed;
 use App\Jobs\EvaluateSetup;
 use App\Jobs\PlayMarket;
 use App\Market\BarRepository;
@@ -67,7 +68,7 @@ final class MarketTest extends TestCase
 
         DB::table('bars')->delete();
         DB::table('feed_cursors')->delete();
-        app(\App\Feeds\SimulatedFeed::class)->deliverHistory((int) strtotime('2024-11-22T12:00:00Z'), '2024-11-18');
+        app(SimulatedFeed::class)->deliverHistory((int) strtotime('2024-11-22T12:00:00Z'), '2024-11-18');
         self::assertEquals($stepwise, DB::table('bars')->orderBy('instrument_id')->orderBy('timeframe')->orderBy('starts_at')->get());
     }
 
