@@ -9,7 +9,6 @@ use App\Enums\Role;
 use App\Models\Level;
 use App\Models\MarketRun;
 use App\Models\User;
-use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
 use Tests\World;
@@ -57,8 +56,7 @@ final class AuthorisationTest extends TestCase
     public function testEveryRouteIsInTheTable(): void
     {
         $routes = [];
-        foreach (Routes::getRoutes() as $route) {
-            /** @var Route $route */
+        foreach (Routes::getRoutes()->getRoutes() as $route) {
             if (in_array('web', $route->gatherMiddleware(), true) && ! str_starts_with($route->uri(), 'storage')) {
                 $routes[] = $route->methods()[0].' '.$route->uri();
             }
@@ -88,9 +86,9 @@ final class AuthorisationTest extends TestCase
     /** What a route says to a person, without what it did being kept. */
     private function answer(?User $person, string $method, string $uri): string
     {
-        $database = $this->app?->make('db');
+        $database = $this->app->make('db');
         $database->beginTransaction();
-        $person === null ? $this->app?->make('auth')->forgetGuards() : $this->actingAs($person);
+        $person === null ? $this->app->make('auth')->forgetGuards() : $this->actingAs($person);
         $response = $this->call($method, '/'.ltrim($uri, '/'));
         $this->flushSession();
         $database->rollBack();
