@@ -59,7 +59,12 @@ export function barScale(window: Window, width: number): { x: (index: number) =>
  *
  * @param room least distance of two marks, in pixels
  */
-export function rTicks(scale: ScaleLinear<number, number>, entry: number, stop: number, room = 24): { r: number; price: number }[] {
+export function rTicks(
+    scale: ScaleLinear<number, number>,
+    entry: number,
+    stop: number,
+    room = 24,
+): { r: number; price: number }[] {
     const risk = entry - stop;
     const oneR = Math.abs(scale(entry) - scale(stop));
     const ends = (scale.domain() as [number, number]).map((price) => (price - entry) / risk);
