@@ -44,12 +44,14 @@ final readonly class EditionComposer
     }
 
     /**
+     * @param list<int> $leaveOut candidates that are not ready, for a preview
+     *
      * @return Document
      *
      * @throws InvalidInput when the rules refuse a setup
      * @throws \LogicException              when a setup lacks its entry or stop
      */
-    public function compose(Plan $plan, int $number, ?Edition $previous, int $publishedAt): array
+    public function compose(Plan $plan, int $number, ?Edition $previous, int $publishedAt, array $leaveOut = []): array
     {
         $session = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
 
@@ -65,16 +67,20 @@ final readonly class EditionComposer
             'bias' => $plan->bias,
             'judged_on' => TimeFrame::FiveMinutes->value,
             'costs' => ['slippage_ticks' => $this->costs->slippageTicks, 'commission_per_unit' => $this->costs->commissionPerUnit],
-            'candidates' => $this->candidates($plan, $publishedAt),
+            'candidates' => $this->candidates($plan, $publishedAt, $leaveOut),
         ];
     }
 
-    /** @return list<CandidatePart> */
-    private function candidates(Plan $plan, int $publishedAt): array
+    /**
+     * @param list<int> $leaveOut
+     *
+     * @return list<CandidatePart>
+     */
+    private function candidates(Plan $plan, int $publishedAt, array $leaveOut): array
     {
         $parts = [];
         $key = 0;
-        foreach ($plan->candidates()->with(['instrument', 'setup'])->get() as $candidate) {
+        foreach ($plan->candidates()->with(['instrument', 'setup'])->whereKeyNot($leaveOut)->get() as $candidate) {
             $part = $this->candidate($candidate, $plan);
             if ($candidate->state === CandidateState::Kept && $candidate->setup !== null) {
                 $part['setup'] = $this->setup($candidate, $plan, (string) ++$key, $publishedAt);

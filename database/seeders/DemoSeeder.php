@@ -121,13 +121,13 @@ final class DemoSeeder extends Seeder
         $plan = $this->current->of($author);
         (new WriteBias())($plan, 'The index holds its range; strength is bought on pullbacks, breaks need room above them.');
         $this->planned($plan, 'OAKL.Q', Side::Long, 'touch', -0.6);
-        $this->planned($plan, 'TARN.Q', Side::Long, 'break', 0.5);
+        $this->planned($plan, 'TARN.Q', Side::Long, 'touch', -0.3, stop: 3.2, goodFor: 10);
         $this->planned($plan, 'PINE.Q', Side::Short, 'break', -0.5);
-        $this->planned($plan, 'KELP.Q', Side::Long, 'touch', -2.6);
+        $this->planned($plan, 'KELP.Q', Side::Long, 'touch', -2.6, goodFor: 15);
         $this->planned($plan, 'RAMP.Q', Side::Short, 'touch', 0.7);
         $this->planned($plan, 'SKDO.Q', Side::Long, 'break', 0.4);
-        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, Tier::Pilot);
-        $this->planned($plan, 'BRNZ.Q', Side::Short, 'touch', 0.5, Tier::Pilot);
+        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: Tier::Pilot);
+        $this->planned($plan, 'BRNZ.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
         $this->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
         app(PublishPlan::class)($plan);
     }
@@ -145,8 +145,11 @@ final class DemoSeeder extends Seeder
         $plan->update(['change_position' => 0]);
     }
 
-    /** @param float $away distance of the entry from the last close, in average true ranges */
-    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, Tier $readers = Tier::Harbour): void
+    /**
+     * @param float $away distance of the entry from the last close, in average true ranges
+     * @param float $stop distance of the stop from the entry, likewise
+     */
+    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, float $stop = 1.1, int $goodFor = 5, Tier $readers = Tier::Harbour): void
     {
         $series = $this->series($symbol);
         $atr = $this->charts->atr($series) ?? 0.0;
@@ -159,12 +162,12 @@ final class DemoSeeder extends Seeder
             'side' => $side->value,
             'trigger' => $trigger,
             'entry' => $price($away),
-            'stop' => $price($away - $d * 1.1),
+            'stop' => $price($away - $d * $stop),
             'targets' => [
-                ['price' => $price($away + $d * 1.7), 'share' => '0.5'],
-                ['price' => $price($away + $d * 3.2), 'share' => '0.5'],
+                ['price' => $price($away + $d * 1.55 * $stop), 'share' => '0.5'],
+                ['price' => $price($away + $d * 2.9 * $stop), 'share' => '0.5'],
             ],
-            'good_for' => 5,
+            'good_for' => $goodFor,
         ]);
         (new JudgeCandidate())($candidate->refresh(), CandidateState::Kept, '', $readers);
     }

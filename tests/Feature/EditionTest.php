@@ -122,7 +122,7 @@ final class EditionTest extends TestCase
         $this->actingAs($this->author);
 
         $this->postJson('/plan/publish', ['plan' => $plan->id])->assertStatus(422)->assertJsonValidationErrors(['plan' => 'No candidate is kept yet.']);
-        $this->get('/plan/publish')->assertInertia(fn ($page) => $page->component('Publish')->where('edition', null)->where('check.1.message', 'OAKL.Q is neither kept nor passed.'));
+        $this->get('/plan/publish')->assertInertia(fn ($page) => $page->component('Publish')->where('notReady', 1)->where('edition.parts', [])->where('check.1.message', 'OAKL.Q is neither kept nor passed.'));
         self::assertSame(0, Edition::query()->count());
     }
 

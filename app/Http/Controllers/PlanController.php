@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\PublishPlan;
 use App\Actions\WriteBias;
 use App\Clock\MarketClock;
+use App\Data\CheckLineData;
 use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Models\Edition;
@@ -41,7 +42,7 @@ final class PlanController extends Controller
     ): Response {
         $plan = $this->plan($request);
         $lines = $check->lines($plan);
-        $stopped = array_filter($lines, static fn ($line): bool => $line->stops) !== [];
+        $notReady = array_values(array_filter(array_map(static fn (CheckLineData $line): ?int => $line->stops ? $line->candidateId : null, $lines)));
         $tier = Tier::tryFrom($request->string('tier')->value()) ?? Tier::Pilot;
         $previous = Edition::query()->orderByDesc('number')->first();
 
@@ -49,7 +50,8 @@ final class PlanController extends Controller
             'plan' => $presenter->plan($plan),
             'check' => $lines,
             'tier' => $tier,
-            'edition' => $stopped ? null : $editions->preview($composer->compose($plan, ($previous->number ?? 0) + 1, $previous, $clock->moment()), $tier),
+            'notReady' => count($notReady),
+            'edition' => $editions->preview($composer->compose($plan, ($previous->number ?? 0) + 1, $previous, $clock->moment(), $notReady), $tier),
         ]);
     }
 

@@ -27,6 +27,8 @@ const emit = defineEmits<{
     set: [row: LadderRowData, price: string];
     use: [row: LadderRowData, as: 'entry' | 'stop' | 'target'];
     remove: [row: LadderRowData];
+    /** a digit was typed: the price of a new level */
+    begin: [digit: string];
 }>();
 
 const ROW = 23;
@@ -100,6 +102,11 @@ function key(event: KeyboardEvent, row: LadderRowData, index: number): void {
         Delete: () => row.kind !== 'last' && emit('remove', row),
         Backspace: () => row.kind !== 'last' && emit('remove', row),
     };
+    if (/^\d$/.test(event.key)) {
+        event.preventDefault();
+        emit('begin', event.key);
+        return;
+    }
     const action = actions[event.key];
     if (action !== undefined) {
         event.preventDefault();

@@ -92,7 +92,7 @@ describe('scales', () => {
 
 describe('shapes', () => {
     const window = { first: 0, last: 3 };
-    const { x, slot } = barScale(window, 240);
+    const { x, slot } = barScale(window, 246);
     const y = priceScale(chart, window, [], 300);
 
     it('draws rising candles hollow and falling ones filled', () => {

@@ -47,9 +47,11 @@ export function near(chart: ChartData, window: Window, prices: number[], reach =
     return prices.filter((price) => price >= low - room && price <= high + room);
 }
 
-/** The position of bars: the middle of equal slots. */
-export function barScale(window: Window, width: number): { x: (index: number) => number; slot: number } {
-    const slot = width / (window.last - window.first + 1 + 2);
+/**
+ * The position of bars: the middle of equal slots, with room on the right for the names of the averages.
+ */
+export function barScale(window: Window, width: number, room = 46): { x: (index: number) => number; slot: number } {
+    const slot = (width - room) / (window.last - window.first + 2);
     return { x: (index) => (index - window.first + 1) * slot, slot };
 }
 

@@ -104,7 +104,7 @@ function options(share: string): { label: string; value: string }[] {
             :price="Number(setup.within) === 0 ? null : setup.within"
             :grid="grid"
             :error="errors['entry.within']"
-            hint="near enough"
+            hint="still counts"
             @keep="emit('change', { within: $event })"
         />
         <label v-else class="check">
@@ -218,7 +218,7 @@ header {
 .target {
     display: grid;
     grid-template-columns: 154px 68px minmax(0, 1fr);
-    align-items: start;
+    align-items: center;
     column-gap: 4px;
 }
 .target :deep(.field) {

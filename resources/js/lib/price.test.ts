@@ -29,6 +29,7 @@ describe('prices', () => {
         expect(signed('-1.5')).toBe('−1.5');
         expect(signed('2.2500', 2)).toBe('+2.25');
         expect(signed('0.00')).toBe('0.00');
+        expect(signed('-0.02', 1)).toBe('0.0');
         expect(signed(null)).toBe('–');
     });
 });

@@ -37,7 +37,7 @@ export function signed(text: string | null, digits?: number): string {
     if (text === null) {
         return '–';
     }
-    const value = Number(text);
-    const body = digits === undefined ? text.replace('-', '') : Math.abs(value).toFixed(digits);
+    const body = digits === undefined ? text.replace('-', '') : Math.abs(Number(text)).toFixed(digits);
+    const value = Number(body) === 0 ? 0 : Number(text);
     return value > 0 ? `+${body}` : value < 0 ? `−${body}` : body;
 }

@@ -239,6 +239,37 @@ function describe(row: LadderRowData, changes: { origin?: string; grade?: string
     );
 }
 
+/** An origin that was typed and left is kept too. */
+function keepOrigin(row: LadderRowData, event: FocusEvent): void {
+    const typed = (event.target as HTMLInputElement).value;
+    if (typeof typed === 'string' && typed.trim() !== '' && typed !== row.label) {
+        void describe(row, { origin: typed });
+    }
+}
+
+/** A digit typed on the ladder begins the price of a new level. */
+function beginLevel(digit: string): void {
+    newPrice.value = digit;
+    void nextTick(() => document.getElementById('new-level')?.focus());
+}
+
+const reason = ref('');
+const reasonError = ref<string | null>(null);
+
+function judge(state: 'kept' | 'passed'): void {
+    reasonError.value = null;
+    router.patch(
+        `/plan/candidates/${candidate.value.id}`,
+        { state, reason: state === 'passed' ? reason.value : '', readers: candidate.value.readers },
+        {
+            preserveScroll: true,
+            preserveState: true,
+            onError: (refused) => (reasonError.value = refused.reason ?? 'It could not be kept.'),
+            onSuccess: () => (reason.value = ''),
+        },
+    );
+}
+
 function startMove(key: string): void {
     const row = bench.value.ladder.find((one) => one.key === key);
     if (row !== undefined) {
@@ -314,7 +345,8 @@ useShortcuts([
     { keys: 'l', does: 'to the ladder', run: () => ladder.value?.focusRow(chosen.value ?? bench.value.ladder[0]?.key ?? null) },
     { keys: 'PageUp PageDown', does: 'ladder: row above, row below', run: () => {}, told: true },
     { keys: 'ArrowUp ArrowDown', does: 'ladder and price fields: a tick up or down, with Shift ten', run: () => {}, told: true },
-    { keys: 'Enter', does: 'ladder: type the price', run: () => {}, told: true },
+    { keys: '0 to 9', does: 'ladder: type the price of a new level', run: () => {}, told: true },
+    { keys: 'Enter', does: 'ladder: change the price', run: () => {}, told: true },
     { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => use(row, 'entry')) },
     { keys: 's', does: 'make it the stop', run: onChosen((row) => use(row, 'stop')) },
     { keys: 't', does: 'make it a target', run: onChosen((row) => use(row, 'target')) },
@@ -344,6 +376,7 @@ useShortcuts([
     { keys: 'ArrowRight', does: 'later', run: () => pan(10) },
     { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
     { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+    { keys: 'n', does: 'pass it: type the reason', run: () => document.getElementById('pass-reason')?.focus() },
     { keys: 'p', does: 'to Publish', run: () => router.visit('/plan/publish') },
 ]);
 
@@ -461,25 +494,10 @@ onBeforeUnmount(() => {
                         @set="setRow"
                         @use="use"
                         @remove="removeRow"
+                        @begin="beginLevel"
                     />
                 </div>
                 <div class="under">
-                    <form class="new" @submit.prevent="typeLevel">
-                        <label for="new-level">Level at</label>
-                        <InputText
-                            id="new-level"
-                            v-model="newPrice"
-                            size="small"
-                            inputmode="decimal"
-                            autocomplete="off"
-                            :invalid="newPriceError !== null"
-                            placeholder="price"
-                            @keydown.esc="newPrice = ''"
-                        />
-                        <Button type="submit" label="Mark" size="small" severity="secondary" outlined />
-                        <span v-if="newPriceError" class="error" role="alert">{{ newPriceError }}</span>
-                        <span v-else class="muted">or click in the chart</span>
-                    </form>
                     <div class="chosen-row" aria-live="polite">
                         <template v-if="chosenRow && chosenRow.kind === 'level'">
                             <strong>{{ chosenRow.price }}</strong>
@@ -495,6 +513,7 @@ onBeforeUnmount(() => {
                                 @change="$event.originalEvent?.type !== 'input' && describe(chosenRow, { origin: $event.value })"
                                 @keydown.enter.stop="describe(chosenRow, { origin: ($event.target as HTMLInputElement).value })"
                                 @keydown.stop
+                                @focusout="keepOrigin(chosenRow, $event)"
                             />
                             <Button
                                 :label="chosenRow.grade === 'major' ? 'Major' : 'Minor'"
@@ -550,6 +569,22 @@ onBeforeUnmount(() => {
                             >Choose a row of the ladder to name it, or to make it the entry, stop or target.</span
                         >
                     </div>
+                    <form class="new" @submit.prevent="typeLevel">
+                        <label for="new-level">Level at</label>
+                        <InputText
+                            id="new-level"
+                            v-model="newPrice"
+                            size="small"
+                            inputmode="decimal"
+                            autocomplete="off"
+                            :invalid="newPriceError !== null"
+                            placeholder="price"
+                            @keydown.esc="newPrice = ''"
+                        />
+                        <Button type="submit" label="Mark" size="small" severity="secondary" outlined />
+                        <span class="muted">or click in the chart</span>
+                        <p v-if="newPriceError" class="error" role="alert">{{ newPriceError }}</p>
+                    </form>
                 </div>
                 <div class="read-out">
                     <p v-if="setup.sentence" class="sentence" :class="setup.side">{{ setup.sentence }}</p>
@@ -571,6 +606,29 @@ onBeforeUnmount(() => {
                     @change="change('PATCH', '/setup', $event)"
                     @clear="change('DELETE', '/setup')"
                 />
+                <form class="verdict" @submit.prevent="judge('passed')">
+                    <h2>{{ candidate.state === 'passed' ? 'Passed' : 'Not worth a plan?' }}</h2>
+                    <template v-if="candidate.state === 'passed'">
+                        <p>{{ candidate.reason }}</p>
+                        <Button label="Keep it after all" size="small" severity="secondary" outlined @click="judge('kept')" />
+                    </template>
+                    <template v-else>
+                        <div class="pass-line">
+                            <InputText
+                                id="pass-reason"
+                                v-model="reason"
+                                size="small"
+                                maxlength="200"
+                                placeholder="reason, published with the plan"
+                                aria-label="Reason to pass it"
+                                :invalid="reasonError !== null"
+                                fluid
+                            />
+                            <Button type="submit" label="Pass" size="small" severity="secondary" outlined />
+                        </div>
+                        <p v-if="reasonError" class="error" role="alert">{{ reasonError }}</p>
+                    </template>
+                </form>
             </aside>
         </div>
     </AppShell>
@@ -658,12 +716,30 @@ onBeforeUnmount(() => {
     min-width: 0;
 }
 .under {
-    display: flex;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 336px;
     align-items: center;
-    justify-content: space-between;
-    gap: 16px;
-    height: 40px;
+    gap: 4px;
+    min-height: 40px;
     border-top: 1px solid var(--hair);
+}
+.new {
+    flex-wrap: wrap;
+    justify-content: flex-end;
+}
+.verdict {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 8px;
+    margin-top: 16px;
+    padding-top: 12px;
+    border-top: 1px solid var(--hair);
+}
+.pass-line {
+    display: flex;
+    gap: 8px;
+    width: 100%;
 }
 .new,
 .chosen-row,

@@ -13,7 +13,7 @@ import { useShortcuts } from '@/lib/keys';
 import type { CheckLineData, EditionData, PlanData, Tier } from '@/types/data';
 import { usePage } from '@inertiajs/vue3';
 
-const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: Tier; edition: EditionData | null }>();
+const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: Tier; notReady: number; edition: EditionData }>();
 
 const page = usePage();
 const confirm = useConfirm();
@@ -88,11 +88,11 @@ useShortcuts([
     <AppShell title="Publish" step="publish">
         <div class="desk">
             <section class="preview" aria-label="Preview">
-                <div v-if="edition" :class="{ phone }"><EditionSheet :edition="edition" /></div>
-                <div v-else class="nothing">
-                    <h2>Not ready to be read yet</h2>
-                    <p>The check on the right says what is missing. The preview appears as soon as nothing stops the plan.</p>
-                </div>
+                <p v-if="notReady > 0" class="nothing">
+                    {{ notReady === 1 ? 'One candidate is' : `${notReady} candidates are` }} not ready and left out of this
+                    preview: see the check.
+                </p>
+                <div :class="{ phone }"><EditionSheet :edition="edition" /></div>
             </section>
             <aside class="check">
                 <h1>Publish</h1>
@@ -174,9 +174,10 @@ useShortcuts([
     padding: 16px;
 }
 .nothing {
-    max-width: 380px;
-    margin: 20vh auto;
-    text-align: center;
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 8px 40px;
+    background: var(--look-wash);
 }
 .check {
     display: flex;
