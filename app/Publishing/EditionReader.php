@@ -21,6 +21,12 @@ use Watchpost\Core\Setups\SetupReader;
  */
 final class EditionReader
 {
+    /** The document read last, with its seal: the setups of an edition are read one after the other. */
+    private ?string $seal = null;
+
+    /** @var Document|null */
+    private ?array $document = null;
+
     /**
      * @return Document
      *
@@ -28,11 +34,17 @@ final class EditionReader
      */
     public function document(Edition $edition): array
     {
-        if (! hash_equals($edition->seal, Seal::of($edition->document))) {
+        $seal = Seal::of($edition->document);
+        if (! hash_equals($edition->seal, $seal)) {
             throw BrokenSeal::of($edition->number);
         }
-        /** @var Document */
-        return json_decode($edition->document, true, 64, JSON_THROW_ON_ERROR);
+        if ($this->document === null || $this->seal !== $seal) {
+            /** @var Document $document */
+            $document = json_decode($edition->document, true, 64, JSON_THROW_ON_ERROR);
+            [$this->document, $this->seal] = [$document, $seal];
+        }
+
+        return $this->document;
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Record;
 use App\Clock\TimeLabel;
 use App\Data\RecordRowData;
 use App\Data\RecordTotalsData;
+use App\Enums\Tier;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
 use Brick\Math\BigDecimal;
@@ -20,13 +21,17 @@ final readonly class RecordPresenter
     {
     }
 
-    /** @return list<RecordRowData> the newest edition first */
-    public function rows(): array
+    /**
+     * What a tier may read of the record: setups of a higher tier join it when they are over.
+     *
+     * @return list<RecordRowData> the newest edition first
+     */
+    public function rows(Tier $tier): array
     {
         $rows = [];
         $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->orderByDesc('edition_id')->orderBy('id')->get();
         foreach ($published as $setup) {
-            if ($setup->outcome === null) {
+            if ($setup->outcome === null || $this->isWithheld($setup, $tier)) {
                 continue;
             }
             $sealed = $this->editions->setup($setup->edition, $setup->key);
@@ -42,6 +47,16 @@ final readonly class RecordPresenter
         }
 
         return $rows;
+    }
+
+    public function withheld(Tier $tier): int
+    {
+        return PublishedSetup::query()->with('outcome')->get()->filter(fn (PublishedSetup $setup): bool => $this->isWithheld($setup, $tier))->count();
+    }
+
+    private function isWithheld(PublishedSetup $setup, Tier $tier): bool
+    {
+        return ! $tier->reads($setup->readers) && $setup->outcome?->status->isAlive() === true;
     }
 
     /** @param list<RecordRowData> $rows */

@@ -111,6 +111,8 @@ final class EditionTest extends TestCase
             $this->actingAs($this->pilot)->get($page)->assertOk()->assertSee('GRIT.Q');
         }
         $this->actingAs($this->harbour)->get('/editions/1')->assertInertia(fn ($page) => $page->component('Edition')->where('edition.withheld', 1));
+        $this->actingAs($this->harbour)->get('/record')->assertDontSee('GRIT.Q')->assertInertia(fn ($page) => $page->has('rows', 1)->where('withheld', 1));
+        $this->actingAs($this->pilot)->get('/record')->assertInertia(fn ($page) => $page->has('rows', 2)->where('withheld', 0));
         $this->actingAs($this->harbour)->get('/editions/1/document')->assertForbidden();
         $this->actingAs($this->pilot)->get('/editions/1/document')->assertOk()->assertContent(Edition::query()->firstOrFail()->document);
     }

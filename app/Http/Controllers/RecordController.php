@@ -4,16 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Enums\Tier;
+use App\Models\User;
 use App\Record\RecordPresenter;
+use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class RecordController extends Controller
 {
-    public function __invoke(RecordPresenter $presenter): Response
+    public function __invoke(Request $request, RecordPresenter $presenter): Response
     {
-        $rows = $presenter->rows();
+        $user = $request->user();
+        $tier = $user instanceof User ? $user->readingTier() : Tier::Harbour;
+        $rows = $presenter->rows($tier);
 
-        return Inertia::render('Record', ['rows' => $rows, 'totals' => $presenter->totals($rows)]);
+        return Inertia::render('Record', [
+            'rows' => $rows,
+            'totals' => $presenter->totals($rows),
+            'withheld' => $presenter->withheld($tier),
+        ]);
     }
 }

@@ -2,7 +2,7 @@
 import type { ScaleLinear } from 'd3-scale';
 import InputText from 'primevue/inputtext';
 import { computed, nextTick, ref } from 'vue';
-import { nudge, signed, type Grid } from '@/lib/price';
+import { signed } from '@/lib/price';
 import type { LadderRowData, Side } from '@/types/data';
 import { spread } from './spread';
 
@@ -15,7 +15,6 @@ const props = defineProps<{
     y: ScaleLinear<number, number>;
     height: number;
     side: Side;
-    grid: Grid;
     chosen: string | null;
     moving: string | null;
 }>();
@@ -27,6 +26,8 @@ const emit = defineEmits<{
     set: [row: LadderRowData, price: string];
     use: [row: LadderRowData, as: 'entry' | 'stop' | 'target'];
     remove: [row: LadderRowData];
+    /** moved by key */
+    nudge: [row: LadderRowData, ticks: number];
     /** a digit was typed: the price of a new level */
     begin: [digit: string];
 }>();
@@ -125,7 +126,7 @@ function go(index: number): void {
 
 function move(row: LadderRowData, ticks: number): void {
     if (row.kind !== 'last') {
-        emit('set', row, nudge(row.price, ticks, props.grid));
+        emit('nudge', row, ticks);
     }
 }
 

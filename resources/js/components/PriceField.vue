@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext';
-import { computed, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { nudge, type Grid } from '@/lib/price';
 
 /** A price to be typed, or nudged by a tick with the arrow keys (ten with Shift). It is kept on Enter or when left. */
@@ -26,7 +26,12 @@ watch(
     },
 );
 
+// Nudged by key, a price is kept when the keys rest: a run of presses is one change.
+const NUDGE_RESTS = 350;
+let nudging: number | undefined;
+
 function keep(): void {
+    window.clearTimeout(nudging);
     const typed = text.value.trim();
     if (typed !== (props.price ?? '') || props.error !== undefined) {
         emit('keep', typed === '' ? null : typed);
@@ -37,9 +42,16 @@ function step(event: KeyboardEvent, direction: 1 | -1): void {
     if (Number.isFinite(Number(text.value)) && text.value !== '') {
         event.preventDefault();
         text.value = nudge(text.value, direction * (event.shiftKey ? 10 : 1), props.grid);
-        emit('keep', text.value);
+        window.clearTimeout(nudging);
+        nudging = window.setTimeout(keep, NUDGE_RESTS);
     }
 }
+
+onBeforeUnmount(() => {
+    if (nudging !== undefined) {
+        keep();
+    }
+});
 
 function giveUp(event: KeyboardEvent): void {
     text.value = props.price ?? '';

@@ -424,6 +424,12 @@ useShortcuts([
     color: var(--ink-3);
     text-decoration: line-through;
 }
+:deep(button[aria-pressed='true']) {
+    background: var(--hair);
+    border-color: var(--hair-2);
+    color: var(--ink);
+    font-weight: 650;
+}
 .decision {
     display: flex;
     gap: 4px;

@@ -14,7 +14,7 @@ import type { PriceLine } from '@/chart/lines';
 import { lastBars, near, priceScale, type Window } from '@/chart/scales';
 import { Refusal, send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
-import { draggedR, signed, snap, type Grid } from '@/lib/price';
+import { draggedR, nudge, signed, snap, type Grid } from '@/lib/price';
 import type { CandidateLinkData, ChartData, LadderRowData, PlanData, WorkbenchData } from '@/types/data';
 
 const props = defineProps<{ plan: PlanData; links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
@@ -133,8 +133,17 @@ const origins = [
     'trend line',
 ];
 
+/** Changes are sent one after the other, in the order in which they were made. */
+let line: Promise<unknown> = Promise.resolve();
+
+function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, alsoAt?: 'new' | 'toast'): Promise<boolean> {
+    const turn = line.then(() => sendChange(method, path, body, alsoAt));
+    line = turn;
+    return turn;
+}
+
 /** Send a change; what comes back is the whole bench. A refusal is told at its field, and the old value stays. */
-async function change(
+async function sendChange(
     method: 'POST' | 'PATCH' | 'DELETE',
     path: string,
     body?: unknown,
@@ -210,7 +219,20 @@ function setRow(row: LadderRowData, price: string): Promise<boolean> {
     }
 }
 
-function removeRow(row: LadderRowData): Promise<boolean> {
+/** Delete a row; the one that takes its place is chosen, so that work goes on from there. */
+async function removeRow(row: LadderRowData): Promise<void> {
+    const place = bench.value.ladder.findIndex((one) => one.key === row.key);
+    const inLadder = document.activeElement?.closest('.ladder') !== null;
+    if (await deleteRow(row)) {
+        const next = bench.value.ladder[Math.min(place, bench.value.ladder.length - 1)];
+        chosen.value = next?.key ?? null;
+        if (inLadder) {
+            ladder.value?.focusRow(chosen.value);
+        }
+    }
+}
+
+function deleteRow(row: LadderRowData): Promise<boolean> {
     switch (row.kind) {
         case 'level':
             return change('DELETE', `/levels/${row.levelId}`);
@@ -283,13 +305,29 @@ function move(value: number): void {
     }
 }
 
+// A nudged price moves at once and is kept when the keys rest, so that a run of presses is one change.
+const NUDGE_RESTS = 350;
+let nudging: number | undefined;
+
+function nudgeRow(row: LadderRowData, ticks: number): void {
+    if (drag.value !== null && drag.value.key !== row.key) {
+        void endMove();
+    }
+    drag.value = { key: row.key, price: nudge(drag.value?.key === row.key ? drag.value.price : row.price, ticks, grid.value) };
+    window.clearTimeout(nudging);
+    nudging = window.setTimeout(() => void endMove(), NUDGE_RESTS);
+}
+
 async function endMove(): Promise<void> {
+    window.clearTimeout(nudging);
     const moved = drag.value;
     const row = bench.value.ladder.find((one) => one.key === moved?.key);
     if (moved !== null && row !== undefined && row.price !== moved.price) {
         await setRow(row, moved.price);
     }
-    drag.value = null;
+    if (drag.value === moved) {
+        drag.value = null;
+    }
 }
 
 async function travel(way: 'undo' | 'redo'): Promise<void> {
@@ -398,6 +436,9 @@ onMounted(() => {
 });
 onBeforeUnmount(() => {
     watcher.disconnect();
+    if (drag.value !== null) {
+        void endMove();
+    }
     window.removeEventListener('resize', measure);
 });
 </script>
@@ -409,7 +450,6 @@ onBeforeUnmount(() => {
                 v-for="(link, i) in links"
                 :key="link.id"
                 :href="`/plan/mark/${link.id}`"
-                prefetch
                 class="stop-over"
                 :class="[link.state, { here: link.id === candidate.id }]"
                 :aria-current="link.id === candidate.id ? 'page' : undefined"
@@ -495,6 +535,7 @@ onBeforeUnmount(() => {
                         @use="use"
                         @remove="removeRow"
                         @begin="beginLevel"
+                        @nudge="nudgeRow"
                     />
                 </div>
                 <div class="under">

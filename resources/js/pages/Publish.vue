@@ -95,7 +95,7 @@ useShortcuts([
                 <div :class="{ phone }"><EditionSheet :edition="edition" /></div>
             </section>
             <aside class="check">
-                <h1>Publish</h1>
+                <h2 class="title">Publish</h2>
                 <p class="muted">For {{ plan.session }}, which opens {{ plan.opens }}.</p>
 
                 <label for="bias">Bias for the session, in one line</label>
@@ -186,6 +186,11 @@ useShortcuts([
     padding: 12px 16px;
     border-left: 1px solid var(--hair-2);
     background: var(--sheet);
+}
+.check .title {
+    margin: 0;
+    font-size: 20px;
+    line-height: 28px;
 }
 .check h2 {
     margin-top: 8px;

@@ -8,7 +8,7 @@ import { useShortcuts } from '@/lib/keys';
 import { signed } from '@/lib/price';
 import type { RecordRowData, RecordTotalsData } from '@/types/data';
 
-const props = defineProps<{ rows: RecordRowData[]; totals: RecordTotalsData }>();
+const props = defineProps<{ rows: RecordRowData[]; totals: RecordTotalsData; withheld: number }>();
 
 const id = (row: RecordRowData): string => `${row.edition}-${row.key}`;
 const open = ref(new Set<string>());
@@ -92,6 +92,10 @@ useShortcuts([
                 </dl>
             </header>
 
+            <p v-if="withheld > 0" class="muted">
+                {{ withheld }} {{ withheld === 1 ? 'setup' : 'setups' }} for Pilot readers
+                {{ withheld === 1 ? 'is' : 'are' }} still waiting or open, and will stand here once over.
+            </p>
             <p v-if="rows.length === 0" class="empty">
                 Nothing is published yet. Once an edition is sealed, each of its setups stands here, whatever becomes of it.
             </p>
