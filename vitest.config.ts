@@ -5,5 +5,5 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
     plugins: [vue()],
     resolve: { alias: { '@': fileURLToPath(new URL('./resources/js', import.meta.url)) } },
-    test: { environment: 'jsdom', include: ['resources/js/**/*.test.ts'] },
+    test: { environment: 'jsdom', setupFiles: ['resources/js/test-setup.ts'], include: ['resources/js/**/*.test.ts'] },
 });

@@ -48,16 +48,7 @@ trait World
         $this->pilot = $this->person('ines', Role::Subscriber, Tier::Pilot);
         $this->harbour = $this->person('jonas', Role::Subscriber, Tier::Harbour);
         foreach (self::SYMBOLS as $symbol) {
-            $instrument = QuayExchange::listings()[$symbol]->instrument;
-            Instrument::query()->create([
-                'symbol' => $symbol,
-                'name' => $instrument->name,
-                'kind' => $instrument->kind,
-                'decimals' => $instrument->grid->decimals,
-                'tick' => $instrument->grid->tick,
-                'currency' => $instrument->currency,
-                'group' => $instrument->group,
-            ]);
+            Instrument::list(QuayExchange::listings()[$symbol]->instrument);
         }
         $evening = (int) strtotime(self::EVENING);
         app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18');

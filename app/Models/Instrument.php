@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Watchpost\Core\Market\Instrument as ListedInstrument;
 use Watchpost\Core\Market\InstrumentKind;
 use Watchpost\Core\Market\PriceGrid;
 
@@ -28,6 +29,20 @@ class Instrument extends Model
     protected function casts(): array
     {
         return ['kind' => InstrumentKind::class];
+    }
+
+    /** Lists an instrument of an exchange. */
+    public static function list(ListedInstrument $listed): self
+    {
+        return self::query()->create([
+            'symbol' => $listed->symbol,
+            'name' => $listed->name,
+            'kind' => $listed->kind,
+            'decimals' => $listed->grid->decimals,
+            'tick' => $listed->grid->tick,
+            'currency' => $listed->currency,
+            'group' => $listed->group,
+        ]);
     }
 
     public function grid(): PriceGrid

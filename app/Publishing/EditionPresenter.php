@@ -129,7 +129,7 @@ final readonly class EditionPresenter
      */
     private function part(array $candidate, int $publishedAt, Collection $published): EditionPartData
     {
-        $grid = $this->grid($candidate);
+        $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
         $passed = $candidate['state'] === 'passed';
         $instrument = Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->first();
         $chart = null;
@@ -185,13 +185,5 @@ final readonly class EditionPresenter
             StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $grid->units($candidate['last_close']))),
             $outcome,
         );
-    }
-
-    /** @param CandidatePart $candidate */
-    private function grid(array $candidate): PriceGrid
-    {
-        $decimals = $candidate['instrument']['decimals'];
-
-        return new PriceGrid($decimals, (new PriceGrid($decimals))->units($candidate['instrument']['tick']) ?? 1);
     }
 }

@@ -71,8 +71,7 @@ final class EditionReader
         if (! isset($candidate['setup'])) {
             throw new \LogicException('A candidate without a setup cannot be judged.');
         }
-        $decimals = $candidate['instrument']['decimals'];
-        $grid = new PriceGrid($decimals, (new PriceGrid($decimals))->units($candidate['instrument']['tick']) ?? 1);
+        $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
 
         return new SealedSetup(
             SetupReader::read(Node::of($candidate['setup']['rules'], 'setup'), $grid),

@@ -103,16 +103,7 @@ final class DemoSeeder extends Seeder
     private function instruments(): void
     {
         foreach (QuayExchange::listings() as $listing) {
-            $instrument = $listing->instrument;
-            Instrument::query()->create([
-                'symbol' => $instrument->symbol,
-                'name' => $instrument->name,
-                'kind' => $instrument->kind,
-                'decimals' => $instrument->grid->decimals,
-                'tick' => $instrument->grid->tick,
-                'currency' => $instrument->currency,
-                'group' => $instrument->group,
-            ]);
+            Instrument::list($listing->instrument);
         }
     }
 

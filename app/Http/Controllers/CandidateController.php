@@ -14,7 +14,6 @@ use App\Enums\Tier;
 use App\Http\Requests\JudgeCandidateRequest;
 use App\Models\Candidate;
 use App\Models\Instrument;
-use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\WorkbenchPresenter;
 use Illuminate\Http\JsonResponse;
@@ -87,12 +86,5 @@ final class CandidateController extends Controller
         $remove($candidate);
 
         return back();
-    }
-
-    private function author(Request $request): User
-    {
-        $user = $request->user();
-
-        return ($user instanceof User ? $user->author() : null) ?? abort(403);
     }
 }

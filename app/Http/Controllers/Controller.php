@@ -4,9 +4,28 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Enums\Tier;
+use App\Models\User;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
+use Illuminate\Http\Request;
 
 abstract class Controller
 {
     use AuthorizesRequests;
+
+    /** Whose plan this person works on; refused for those who only read. */
+    protected function author(Request $request): User
+    {
+        $user = $request->user();
+
+        return ($user instanceof User ? $user->author() : null) ?? abort(403);
+    }
+
+    /** The tier whose parts this person may read. */
+    protected function tier(Request $request): Tier
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user->readingTier() : Tier::Harbour;
+    }
 }

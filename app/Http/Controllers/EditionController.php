@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Data\EditionLinkData;
 use App\Enums\Tier;
 use App\Models\Edition;
-use App\Models\User;
 use App\Publishing\EditionPresenter;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -40,12 +39,5 @@ final class EditionController extends Controller
             'Content-Type' => 'application/json',
             'Content-Disposition' => "attachment; filename=\"edition-{$edition->number}.json\"",
         ]);
-    }
-
-    private function tier(Request $request): Tier
-    {
-        $user = $request->user();
-
-        return $user instanceof User ? $user->readingTier() : Tier::Harbour;
     }
 }

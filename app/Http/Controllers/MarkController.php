@@ -18,7 +18,6 @@ use App\Http\Requests\SetupRequest;
 use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Level;
-use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\PriceInput;
 use App\Planning\WorkbenchPresenter;
@@ -39,8 +38,7 @@ final class MarkController extends Controller
     /** The first candidate that still has to be planned, else the first one. */
     public function first(Request $request, CurrentPlan $current): RedirectResponse
     {
-        $user = $request->user();
-        $plan = $current->of(($user instanceof User ? $user->author() : null) ?? abort(403));
+        $plan = $current->of($this->author($request));
         $open = $plan->candidates()->with('setup')->where('state', '!=', CandidateState::Passed)->get();
         $first = $open->first(static fn (Candidate $candidate): bool => $candidate->setup?->draft()->isComplete() !== true) ?? $open->first();
 

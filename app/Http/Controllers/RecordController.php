@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Enums\Tier;
-use App\Models\User;
 use App\Record\RecordPresenter;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -15,8 +13,7 @@ final class RecordController extends Controller
 {
     public function __invoke(Request $request, RecordPresenter $presenter): Response
     {
-        $user = $request->user();
-        $tier = $user instanceof User ? $user->readingTier() : Tier::Harbour;
+        $tier = $this->tier($request);
         $rows = $presenter->rows($tier);
 
         return Inertia::render('Record', [

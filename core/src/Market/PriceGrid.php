@@ -34,6 +34,16 @@ final readonly class PriceGrid
     }
 
     /**
+     * The grid of an instrument whose tick is told as a decimal price.
+     *
+     * @throws \InvalidArgumentException when the tick is not above 0 or has more decimals than the instrument
+     */
+    public static function withTick(int $decimals, string|BigDecimal $tick): self
+    {
+        return new self($decimals, (new self($decimals))->units($tick) ?? 0);
+    }
+
+    /**
      * The units of a decimal price; null if it has more decimals than the instrument or is out of range.
      */
     public function units(string|BigDecimal $price): ?int

@@ -55,12 +55,12 @@ final class OutcomeReader
         if (! isset($keys['tick'])) {
             return new PriceGrid($decimals);
         }
-        $tick = (new PriceGrid($decimals))->units($keys['tick']->decimal());
-        if ($tick === null || $tick < 1) {
+        $tick = $keys['tick']->decimal();
+        try {
+            return PriceGrid::withTick($decimals, $tick);
+        } catch (\InvalidArgumentException) {
             throw $keys['tick']->fail("must be above 0 and have at most {$decimals} decimals");
         }
-
-        return new PriceGrid($decimals, $tick);
     }
 
     private static function costs(Node $node): Costs

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { ScaleLinear } from 'd3-scale';
 import InputText from 'primevue/inputtext';
 import { computed, nextTick, ref } from 'vue';
 import { signed } from '@/lib/price';
 import type { LadderRowData, Side } from '@/types/data';
+import type { PriceScale } from './scales';
 import { spread } from './spread';
 
 /**
@@ -12,7 +12,7 @@ import { spread } from './spread';
  */
 const props = defineProps<{
     rows: LadderRowData[];
-    y: ScaleLinear<number, number>;
+    y: PriceScale;
     height: number;
     side: Side;
     chosen: string | null;

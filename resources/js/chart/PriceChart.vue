@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { ScaleLinear } from 'd3-scale';
 import { computed, ref, useId } from 'vue';
 import type { ChartData, RScaleData } from '@/types/data';
 import type { ChartMark, PriceLine } from './lines';
-import { barScale, monthMarks, rTicks, type Window } from './scales';
+import { barScale, monthMarks, rTicks, type PriceScale, type Window } from './scales';
 import { averagePath, candles, volumeBars } from './shapes';
 import { spread } from './spread';
 
@@ -15,7 +14,7 @@ const props = withDefaults(
     defineProps<{
         chart: ChartData;
         window: Window;
-        y: ScaleLinear<number, number>;
+        y: PriceScale;
         width: number;
         height: number;
         lines: PriceLine[];

@@ -1,6 +1,14 @@
 import { extent } from 'd3-array';
-import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { scaleLinear } from 'd3-scale';
 import type { ChartData } from '@/types/data';
+
+/** From prices to pixels and back. */
+export interface PriceScale {
+    (price: number): number;
+    invert(pixel: number): number;
+    ticks(count: number): number[];
+    domain(): number[];
+}
 
 /** A run of bars, first to last, both included. */
 export interface Window {
@@ -26,7 +34,7 @@ export function priceScale(
     height: number,
     below = 0.17,
     padding = 12,
-): ScaleLinear<number, number> {
+): PriceScale {
     const lows = chart.low.slice(window.first, window.last + 1);
     const highs = chart.high.slice(window.first, window.last + 1);
     const [low = 0, high = 1] = extent([...lows, ...highs, ...prices]) as [number | undefined, number | undefined];
@@ -61,15 +69,10 @@ export function barScale(window: Window, width: number, room = 46): { x: (index:
  *
  * @param room least distance of two marks, in pixels
  */
-export function rTicks(
-    scale: ScaleLinear<number, number>,
-    entry: number,
-    stop: number,
-    room = 24,
-): { r: number; price: number }[] {
+export function rTicks(scale: PriceScale, entry: number, stop: number, room = 24): { r: number; price: number }[] {
     const risk = entry - stop;
     const oneR = Math.abs(scale(entry) - scale(stop));
-    const ends = (scale.domain() as [number, number]).map((price) => (price - entry) / risk);
+    const ends = scale.domain().map((price) => (price - entry) / risk);
     const [from, to] = [Math.min(...ends), Math.max(...ends)];
     const step = Math.max(1, Math.ceil(room / oneR));
     const ticks = [];

@@ -1,9 +1,7 @@
 import { line } from 'd3-shape';
-import type { ScaleLinear } from 'd3-scale';
 import type { ChartData } from '@/types/data';
-import type { Window } from './scales';
+import type { PriceScale, Window } from './scales';
 
-type Y = ScaleLinear<number, number>;
 type X = (index: number) => number;
 
 export interface Candle {
@@ -18,7 +16,7 @@ export interface Candle {
 }
 
 /** Candles in ink: the body from open to close, wicks that do not run through a hollow body. */
-export function candles(chart: ChartData, window: Window, x: X, y: Y, slot: number): Candle[] {
+export function candles(chart: ChartData, window: Window, x: X, y: PriceScale, slot: number): Candle[] {
     const width = Math.max(1, Math.min(11, Math.round(slot * 0.64)));
     const out: Candle[] = [];
     for (let i = window.first; i <= window.last; i++) {
@@ -40,7 +38,7 @@ export function candles(chart: ChartData, window: Window, x: X, y: Y, slot: numb
 }
 
 /** The path of an average; it begins where the average is defined. */
-export function averagePath(values: (number | null)[], window: Window, x: X, y: Y): string {
+export function averagePath(values: (number | null)[], window: Window, x: X, y: PriceScale): string {
     const points = values
         .slice(window.first, window.last + 1)
         .map((value, i): [number, number | null] => [window.first + i, value])

@@ -10,9 +10,11 @@ import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, ref } from 'vue';
 import AppShell from '@/components/AppShell.vue';
+import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
 import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
+import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
 import type { CandidateData, CandidateState, InstrumentData, PlanData, Tier } from '@/types/data';
 
@@ -153,16 +155,6 @@ function remove(candidate: CandidateData): void {
     });
 }
 
-async function travel(way: 'undo' | 'redo'): Promise<void> {
-    try {
-        const { message } = await send<{ message: string | null }>('POST', `/plan/${way}`);
-        toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
-        router.reload();
-    } catch (error) {
-        toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
-    }
-}
-
 function choose(step: 1 | -1): void {
     const next = props.candidates[Math.max(0, Math.min(props.candidates.length - 1, place.value + step))];
     chosenId.value = next?.id ?? null;
@@ -176,6 +168,8 @@ function onChosen(run: (candidate: CandidateData) => void): () => void {
     };
 }
 
+const { travel, undoKeys } = useUndo();
+
 useShortcuts([
     { keys: 'a', does: 'add an instrument', run: () => document.getElementById('add-instrument')?.focus() },
     { keys: 'ArrowDown', does: 'next candidate', run: () => choose(1) },
@@ -186,8 +180,7 @@ useShortcuts([
     { keys: 'Alt+ArrowDown', does: 'move it down', run: onChosen((one) => moveTo(one, place.value + 1)) },
     { keys: 'Enter', does: 'mark and plan it', run: onChosen((one) => router.visit(`/plan/mark/${one.id}`)) },
     { keys: 'Delete', does: 'take it off the list', run: onChosen(remove) },
-    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
-    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+    ...undoKeys,
 ]);
 </script>
 
@@ -223,16 +216,7 @@ useShortcuts([
                             </span>
                         </template>
                     </AutoComplete>
-                    <Button
-                        icon="pi pi-undo"
-                        text
-                        size="small"
-                        severity="secondary"
-                        :disabled="plan.undo === null"
-                        :aria-label="plan.undo ? `Undo ${plan.undo}` : 'Nothing to undo'"
-                        :title="plan.undo ? `Undo ${plan.undo} (Ctrl+Z)` : 'Nothing to undo'"
-                        @click="travel('undo')"
-                    />
+                    <UndoButtons :undo="plan.undo" :redo="plan.redo" @travel="travel" />
                 </div>
             </header>
 

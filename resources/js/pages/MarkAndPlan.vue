@@ -6,6 +6,7 @@ import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
+import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
 import Ladder from '@/chart/Ladder.vue';
@@ -14,6 +15,7 @@ import type { PriceLine } from '@/chart/lines';
 import { lastBars, near, priceScale, type Window } from '@/chart/scales';
 import { Refusal, send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
+import { useUndo } from '@/lib/undo';
 import { draggedR, nudge, signed, snap, type Grid } from '@/lib/price';
 import type { CandidateLinkData, ChartData, LadderRowData, PlanData, WorkbenchData } from '@/types/data';
 
@@ -330,24 +332,6 @@ async function endMove(): Promise<void> {
     }
 }
 
-async function travel(way: 'undo' | 'redo'): Promise<void> {
-    try {
-        const { message, candidateId } = await send<{ message: string | null; candidateId: number | null }>(
-            'POST',
-            `/plan/${way}`,
-        );
-        toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
-        errors.value = {};
-        if (candidateId !== null && candidateId !== candidate.value.id) {
-            router.visit(`/plan/mark/${candidateId}`);
-        } else {
-            router.reload();
-        }
-    } catch (error) {
-        toast.add({ severity: 'error', summary: (error as Error).message, life: 6000 });
-    }
-}
-
 function go(step: 1 | -1): void {
     const next = props.links[place.value + step];
     if (next !== undefined) {
@@ -375,6 +359,21 @@ function onChosen(run: (row: LadderRowData) => unknown): () => void {
         }
     };
 }
+
+const { travel, undoKeys } = useUndo(
+    ({ candidateId }) => {
+        errors.value = {};
+        if (candidateId !== null && candidateId !== candidate.value.id) {
+            router.visit(`/plan/mark/${candidateId}`);
+        } else {
+            router.reload();
+        }
+    },
+    async () => {
+        await endMove();
+        await line;
+    },
+);
 
 useShortcuts([
     { keys: 'j', does: 'next candidate', run: () => go(1) },
@@ -412,8 +411,7 @@ useShortcuts([
     { keys: '-', does: 'more bars', run: () => zoom(1.25) },
     { keys: 'ArrowLeft', does: 'earlier', run: () => pan(-10) },
     { keys: 'ArrowRight', does: 'later', run: () => pan(10) },
-    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
-    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+    ...undoKeys,
     { keys: 'n', does: 'pass it: type the reason', run: () => document.getElementById('pass-reason')?.focus() },
     { keys: 'p', does: 'to Publish', run: () => router.visit('/plan/publish') },
 ]);
@@ -459,26 +457,7 @@ onBeforeUnmount(() => {
                 <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
             </Link>
             <span class="rail-end muted">{{ kept === 'kept' ? 'Draft kept' : 'Keeping…' }}</span>
-            <Button
-                icon="pi pi-undo"
-                text
-                size="small"
-                severity="secondary"
-                :disabled="bench.undo === null"
-                :aria-label="bench.undo ? `Undo ${bench.undo}` : 'Nothing to undo'"
-                :title="bench.undo ? `Undo ${bench.undo} (Ctrl+Z)` : 'Nothing to undo'"
-                @click="travel('undo')"
-            />
-            <Button
-                icon="pi pi-refresh"
-                text
-                size="small"
-                severity="secondary"
-                :disabled="bench.redo === null"
-                :aria-label="bench.redo ? `Redo ${bench.redo}` : 'Nothing to redo'"
-                :title="bench.redo ? `Redo ${bench.redo} (Ctrl+Y)` : 'Nothing to redo'"
-                @click="travel('redo')"
-            />
+            <UndoButtons :undo="bench.undo" :redo="bench.redo" @travel="travel" />
         </nav>
 
         <div class="bench">

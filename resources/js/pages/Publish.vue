@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link, router, useForm } from '@inertiajs/vue3';
+import { Link, router, useForm, usePage } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import SelectButton from 'primevue/selectbutton';
 import Textarea from 'primevue/textarea';
@@ -8,10 +8,9 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
-import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
+import { useUndo } from '@/lib/undo';
 import type { CheckLineData, EditionData, PlanData, Tier } from '@/types/data';
-import { usePage } from '@inertiajs/vue3';
 
 const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: Tier; notReady: number; edition: EditionData }>();
 
@@ -69,18 +68,13 @@ function publish(): void {
     });
 }
 
-async function travel(way: 'undo' | 'redo'): Promise<void> {
-    const { message } = await send<{ message: string | null }>('POST', `/plan/${way}`);
-    toast.add({ severity: 'secondary', summary: message ?? `Nothing to ${way}.`, life: 3000 });
-    router.reload();
-}
+const { undoKeys } = useUndo();
 
 useShortcuts([
     { keys: 'b', does: 'write the bias', run: () => document.getElementById('bias')?.focus() },
     { keys: 'v', does: 'page or phone', run: () => (phone.value = !phone.value) },
     { keys: 'Ctrl+Enter', does: 'publish', run: publish, inFields: true },
-    { keys: 'Ctrl+z', does: 'undo', run: () => void travel('undo') },
-    { keys: 'Ctrl+y', does: 'redo', run: () => void travel('redo') },
+    ...undoKeys,
 ]);
 </script>
 

@@ -1,0 +1,144 @@
+import { mount, type VueWrapper } from '@vue/test-utils';
+import { scaleLinear } from 'd3-scale';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { LadderRowData } from '@/types/data';
+import Ladder from './Ladder.vue';
+
+const row = (change: Partial<LadderRowData> & { key: string; value: number }): LadderRowData => ({
+    kind: 'level',
+    label: 'own reading',
+    price: change.value.toFixed(2),
+    percent: '1.00',
+    atr: '0.5',
+    r: null,
+    levelId: 1,
+    grade: 'minor',
+    target: null,
+    ...change,
+});
+
+const rows = [
+    row({ key: 'target-0', kind: 'target', label: 'target 1', value: 48, r: '1.50', target: 0, levelId: null, grade: null }),
+    row({ key: 'level-7', label: '60-session high', value: 47.9, grade: 'major', levelId: 7 }),
+    row({ key: 'last', kind: 'last', label: 'last close', value: 45, levelId: null, grade: null }),
+    row({ key: 'entry', kind: 'entry', label: 'long entry, touch', value: 44.98, r: '0.00', levelId: null, grade: null }),
+    row({ key: 'stop', kind: 'stop', label: 'stop', value: 43, r: '-1.00', levelId: null, grade: null }),
+];
+
+let ladder: VueWrapper;
+
+beforeEach(() => {
+    ladder = mount(Ladder, {
+        props: { rows, y: scaleLinear([42, 49], [400, 0]), height: 400, side: 'long', chosen: null, moving: null },
+        attachTo: document.body,
+    });
+});
+afterEach(() => ladder.unmount());
+
+const at = (key: string) => ladder.get(`[data-key="${key}"]`);
+const press = (key: string, name: string, more = {}) => at(key).trigger('keydown', { key: name, ...more });
+
+describe('the ladder', () => {
+    it('shows each price with what it is, its distances and its R', () => {
+        expect(at('target-0').text()).toBe('48.00target 1+1.0+0.5+1.5');
+        expect(at('stop').text()).toContain('−1.0');
+    });
+
+    it('says nothing of the distance of the last close from itself', () => {
+        expect(at('last').text()).toBe('45.00last close');
+    });
+
+    it('pushes rows apart that would overlap, in order', () => {
+        const tops = rows.map((one) => parseFloat((at(one.key).element as HTMLElement).style.top));
+        tops.slice(1).forEach((top, i) => expect(top - (tops[i] ?? 0)).toBeGreaterThanOrEqual(23 - 1e-6));
+    });
+
+    it('points to prices beyond the scale', async () => {
+        await ladder.setProps({ rows: [row({ key: 'far', label: 'old high', value: 90 }), ...rows] });
+        expect(at('far').text()).toContain('↑ old high');
+    });
+
+    it('is one stop of the Tab key', async () => {
+        expect(ladder.findAll('[tabindex="0"]').map((one) => one.attributes('data-key'))).toEqual(['target-0']);
+        await ladder.setProps({ chosen: 'entry' });
+        expect(ladder.findAll('[tabindex="0"]').map((one) => one.attributes('data-key'))).toEqual(['entry']);
+    });
+
+    it('nudges a price by a tick, with Shift by ten, but never the last close', async () => {
+        await press('stop', 'ArrowUp');
+        await press('stop', 'ArrowDown', { shiftKey: true });
+        await press('last', 'ArrowUp');
+        expect(ladder.emitted('nudge')).toEqual([
+            [rows[4], 1],
+            [rows[4], -10],
+        ]);
+    });
+
+    it('walks up and down by key and stays at the ends', async () => {
+        await press('level-7', 'PageDown');
+        await press('level-7', 'PageUp');
+        await press('stop', 'PageDown');
+        await press('level-7', 'End');
+        await press('level-7', 'Home');
+        expect(ladder.emitted('choose')?.flat()).toEqual(expect.arrayContaining(['last', 'target-0', 'stop']));
+    });
+
+    it('makes a row into something with one key', async () => {
+        await press('level-7', 'e');
+        await press('level-7', 's');
+        await press('last', 't');
+        expect(ladder.emitted('use')).toEqual([
+            [rows[1], 'entry'],
+            [rows[1], 'stop'],
+            [rows[2], 'target'],
+        ]);
+    });
+
+    it('leaves keys with Ctrl to the screen', async () => {
+        await press('level-7', 's', { ctrlKey: true });
+        expect(ladder.emitted('use')).toBeUndefined();
+    });
+
+    it('deletes what can be deleted', async () => {
+        await press('level-7', 'Delete');
+        await press('stop', 'Backspace');
+        await press('last', 'Delete');
+        expect(ladder.emitted('remove')).toEqual([[rows[1]], [rows[4]]]);
+    });
+
+    it('begins a new level at a digit', async () => {
+        await press('level-7', '4');
+        expect(ladder.emitted('begin')).toEqual([['4']]);
+    });
+
+    it('takes a typed price on Enter and leaves it on Escape', async () => {
+        await press('stop', 'Enter');
+        const input = at('stop').get('input');
+        await input.setValue('42.75');
+        await input.trigger('keydown', { key: 'Enter' });
+        expect(ladder.emitted('set')).toEqual([[rows[4], '42.75']]);
+
+        await press('stop', 'Enter');
+        await at('stop').get('input').setValue('1');
+        await at('stop').get('input').trigger('keydown', { key: 'Escape' });
+        expect(at('stop').find('input').exists()).toBe(false);
+        expect(ladder.emitted('set')).toHaveLength(1);
+    });
+
+    it('moves a price with the pointer, but a press alone only chooses', async () => {
+        await at('entry').trigger('pointerdown', { button: 0, clientY: 200 });
+        await at('entry').trigger('pointermove', { clientY: 201 });
+        await at('entry').trigger('pointerup');
+        expect(ladder.emitted('moveStart')).toBeUndefined();
+        expect(ladder.emitted('choose')).toEqual([['entry']]);
+
+        await at('entry').trigger('pointerdown', { button: 0, clientY: 200 });
+        await at('entry').trigger('pointermove', { clientY: 210 });
+        await ladder.setProps({ moving: 'entry' });
+        await at('entry').trigger('pointermove', { clientY: 240 });
+        await at('entry').trigger('pointerup');
+        expect(ladder.emitted('moveStart')).toEqual([['entry']]);
+        expect((ladder.emitted('move') as number[][]).at(-1)?.[0]).toBeCloseTo(44.98 - (40 / 400) * 7);
+        expect(ladder.emitted('moveEnd')).toHaveLength(1);
+    });
+});
