@@ -30,7 +30,6 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\DraftTarget;
-use Watchpost\Core\Setups\RScale;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Sentence;
 use Watchpost\Core\Setups\Setup;
@@ -204,16 +203,17 @@ final readonly class WorkbenchPresenter
             return [];
         }
         $scale = $draft->rScale();
-        $row = static fn (string $key, LadderRowKind $kind, string $label, int $price, ?Level $level = null, ?int $target = null): array => [
+        $row = static fn (string $key, LadderRowKind $kind, string $label, int $price, ?Level $level = null, ?int $target = null, ?int $rOf = null): array => [
             $price,
-            self::row($key, $kind, $label, $price, $series->grid, Distance::from($price, $close, $atr), $scale, $level, $target),
+            self::row($key, $kind, $label, $price, $series->grid, Distance::from($price, $close, $atr), $scale?->at($rOf ?? $price), $level, $target),
         ];
         $rows = [$row('last', LadderRowKind::Last, 'last close', $close)];
         foreach (Level::query()->where(['author_id' => $plan->author_id, 'instrument_id' => $candidate->instrument_id])->get() as $level) {
             $rows[] = $row("level-{$level->id}", LadderRowKind::Level, $level->origin, $level->price, $level);
         }
         if ($draft->entry !== null) {
-            $rows[] = $row('entry', LadderRowKind::Entry, "{$draft->side->value} entry, {$draft->trigger->value}", $draft->entry);
+            // its R is 0 by definition, counted from the price with its tolerance
+            $rows[] = $row('entry', LadderRowKind::Entry, "{$draft->side->value} entry, {$draft->trigger->value}", $draft->entry, rOf: $draft->plannedEntry());
         }
         if ($draft->stop !== null) {
             $rows[] = $row('stop', LadderRowKind::Stop, 'stop', $draft->stop);
@@ -231,7 +231,7 @@ final readonly class WorkbenchPresenter
         return array_column($rows, 1);
     }
 
-    private static function row(string $key, LadderRowKind $kind, string $label, int $price, PriceGrid $grid, Distance $distance, ?RScale $scale, ?Level $level, ?int $target): LadderRowData
+    private static function row(string $key, LadderRowKind $kind, string $label, int $price, PriceGrid $grid, Distance $distance, ?string $r, ?Level $level, ?int $target): LadderRowData
     {
         return new LadderRowData(
             $key,
@@ -241,7 +241,7 @@ final readonly class WorkbenchPresenter
             $grid->toFloat($price),
             $distance->percent,
             $distance->atr,
-            $scale?->at($price),
+            $r,
             $level?->id,
             $level?->grade,
             $target,

@@ -53,6 +53,21 @@ describe('the ladder', () => {
         tops.slice(1).forEach((top, i) => expect(top - (tops[i] ?? 0)).toBeGreaterThanOrEqual(23 - 1e-6));
     });
 
+    it('lets many rows stand closer, and scrolls when even that is not enough', async () => {
+        const many = (count: number) =>
+            Array.from({ length: count }, (_, i) => row({ key: `level-${i}`, value: 49 - (i * 7) / count, levelId: i }));
+        const step = (): number[] => {
+            const tops = ladder.findAll('.row').map((one) => parseFloat((one.element as HTMLElement).style.top));
+            return tops.slice(1).map((top, i) => top - (tops[i] ?? 0));
+        };
+        await ladder.setProps({ rows: many(24) });
+        expect(Math.min(...step())).toBeGreaterThanOrEqual(16);
+        expect(ladder.get('.rows').classes()).not.toContain('scrolls');
+        await ladder.setProps({ rows: many(40) });
+        expect(Math.min(...step())).toBeGreaterThanOrEqual(15);
+        expect(ladder.get('.rows').classes()).toContain('scrolls');
+    });
+
     it('points to prices beyond the scale', async () => {
         await ladder.setProps({ rows: [row({ key: 'far', label: 'old high', value: 90 }), ...rows] });
         expect(at('far').text()).toContain('↑ old high');

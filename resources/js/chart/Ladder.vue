@@ -33,20 +33,27 @@ const emit = defineEmits<{
 }>();
 
 const ROW = 23;
+const LEAST_ROW = 15;
 const LEADER = 26;
+
+// Many rows stand closer; when even that is not enough, the ladder scrolls.
+const rowHeight = computed(() =>
+    Math.max(LEAST_ROW, Math.min(ROW, Math.floor((props.height / Math.max(1, props.rows.length)) * 2) / 2)),
+);
+const roomNeeded = computed(() => Math.max(props.height, rowHeight.value * props.rows.length));
 
 const placed = computed(() => {
     const places = spread(
         props.rows.map((row) => Math.max(0, Math.min(props.height, props.y(row.value)))),
-        ROW,
+        rowHeight.value,
         0,
-        props.height,
+        roomNeeded.value,
     );
     return props.rows.map((row, i) => {
         const true_y = props.y(row.value);
         return {
             row,
-            top: (places[i] ?? 0) - ROW / 2,
+            top: (places[i] ?? 0) - rowHeight.value / 2,
             wanted: Math.max(1, Math.min(props.height - 1, true_y)),
             beyond: true_y < 0 ? 'above' : true_y > props.height ? 'below' : null,
         };
@@ -174,12 +181,18 @@ defineExpose({ focusRow });
             <span role="columnheader">ATR</span>
             <span role="columnheader">R</span>
         </div>
-        <div ref="list" class="rows" role="rowgroup" :style="{ height: `${height}px` }">
-            <svg class="leaders" :width="LEADER" :height="height" aria-hidden="true">
+        <div
+            ref="list"
+            class="rows"
+            role="rowgroup"
+            :class="{ tight: rowHeight < 19, scrolls: roomNeeded > height }"
+            :style="{ height: `${height}px` }"
+        >
+            <svg class="leaders" :width="LEADER" :height="roomNeeded" aria-hidden="true">
                 <path
                     v-for="{ row, top, wanted } in placed"
                     :key="row.key"
-                    :d="`M0,${wanted}h5L${LEADER - 6},${top + ROW / 2}h6`"
+                    :d="`M0,${wanted}h5L${LEADER - 6},${top + rowHeight / 2}h6`"
                     :class="[row.kind, row.grade, `is-${side}`]"
                 />
             </svg>
@@ -190,7 +203,7 @@ defineExpose({ focusRow });
                 class="row"
                 :class="[row.kind, row.grade, `is-${side}`, { chosen: row.key === chosen, moving: row.key === moving }]"
                 :data-key="row.key"
-                :style="{ top: `${top}px`, left: `${LEADER}px` }"
+                :style="{ top: `${top}px`, left: `${LEADER}px`, height: `${rowHeight}px`, lineHeight: `${rowHeight - 2}px` }"
                 :tabindex="row.key === tabStop ? 0 : -1"
                 :aria-selected="row.key === chosen"
                 @focus="emit('choose', row.key)"
@@ -230,7 +243,7 @@ defineExpose({ focusRow });
 .head,
 .row {
     display: grid;
-    grid-template-columns: 62px minmax(0, 1fr) 42px 36px 36px;
+    grid-template-columns: 58px minmax(0, 1fr) 40px 34px 34px;
     column-gap: 5px;
     align-items: center;
 }
@@ -245,6 +258,12 @@ defineExpose({ focusRow });
 }
 .rows {
     position: relative;
+}
+.rows.scrolls {
+    overflow-y: auto;
+}
+.rows.tight .row {
+    font-size: 12px;
 }
 .leaders {
     position: absolute;
@@ -276,11 +295,9 @@ defineExpose({ focusRow });
 .row {
     position: absolute;
     right: 0;
-    height: 23px;
     padding: 0 6px;
     border-left: 2px solid var(--hair-2);
     font-size: 13px;
-    line-height: 21px;
     cursor: ns-resize;
     touch-action: none;
     user-select: none;

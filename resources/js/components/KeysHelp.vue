@@ -4,7 +4,7 @@ import { helpOpen, shown } from '@/lib/keys';
 </script>
 
 <template>
-    <Dialog v-model:visible="helpOpen" header="Keys of this screen" modal dismissable-mask :style="{ width: '440px' }">
+    <Dialog v-model:visible="helpOpen" header="Keys of this screen" modal dismissable-mask :style="{ width: '760px' }">
         <p v-if="shown.length === 0" class="muted">This screen has no keys of its own.</p>
         <table v-else class="keys">
             <tbody>
@@ -26,13 +26,24 @@ import { helpOpen, shown } from '@/lib/keys';
 <style scoped>
 .keys {
     width: 100%;
-    border-collapse: collapse;
+}
+.keys tbody {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    column-gap: 32px;
+}
+.keys tr {
+    display: grid;
+    grid-template-columns: 116px minmax(0, 1fr);
+    align-items: baseline;
+    border-bottom: 1px solid var(--hair);
 }
 td {
     padding: 3px 0;
-    border-bottom: 1px solid var(--hair);
 }
-td:first-child {
-    width: 120px;
+@media (max-width: 760px) {
+    .keys tbody {
+        grid-template-columns: 1fr;
+    }
 }
 </style>

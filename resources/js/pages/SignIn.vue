@@ -17,8 +17,8 @@ const form = useForm({ email: '', password: '' });
                 <path
                     v-for="n in 72"
                     :key="n"
-                    :d="`M160,${n % 6 === 1 ? 22 : 16}V10`"
-                    :transform="`rotate(${n * 5} 160 160)`"
+                    :d="`M160,${(n - 1) % 6 === 0 ? 24 : 16}V10`"
+                    :transform="`rotate(${(n - 1) * 5} 160 160)`"
                     stroke-width="0.6"
                 />
                 <path d="M160 30V290M30 160H290M68 68 252 252M252 68 68 252" stroke-width="0.4" />
