@@ -102,6 +102,13 @@ final class AuthorisationTest extends TestCase
         };
     }
 
+    public function testARefusalIsAPageInPlainWords(): void
+    {
+        $this->actingAs($this->pilot)->get('/plan/candidates')->assertForbidden()->assertInertia(fn ($page) => $page->component('Fault')->where('status', 403));
+        $this->actingAs($this->author)->get('/plan/mark/999')->assertNotFound()->assertInertia(fn ($page) => $page->component('Fault')->where('message', fn (string $text): bool => ! str_contains($text, 'App\\Models')));
+        $this->getJson('/plan/mark/999/workbench')->assertNotFound()->assertJsonStructure(['message']);
+    }
+
     public function testAnotherAuthorsCandidateIsOutOfReach(): void
     {
         $candidate = $this->candidate('TARN.Q');

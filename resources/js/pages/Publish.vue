@@ -81,7 +81,7 @@ useShortcuts([
 <template>
     <AppShell title="Publish" step="publish">
         <div class="desk">
-            <section class="preview" aria-label="Preview">
+            <section class="preview" aria-label="Preview" tabindex="0">
                 <p v-if="notReady > 0" class="nothing">
                     {{ notReady === 1 ? 'One candidate is' : `${notReady} candidates are` }} not ready and left out of this
                     preview: see the check.
