@@ -195,6 +195,10 @@ final readonly class Draft
                 $problems[] = new Problem($path, "{$grid->format($price)} is between two ticks of {$grid->format($grid->tick)}.");
             }
         }
+        $planned = $this->plannedEntry();
+        if ($planned !== null && $planned <= 0) {
+            $problems[] = new Problem('entry.within', 'The tolerance leaves no price above 0 to be filled at.');
+        }
         if ($this->goodFor < 1) {
             $problems[] = new Problem('good_for', 'The setup must be good for at least 1 session.');
         }

@@ -41,6 +41,11 @@ final class SetupReader
         $cancel = isset($keys['cancel']) ? self::cancel($keys['cancel'], $grid) : null;
 
         $setup = new Setup($side, $publishedAt, $entryUntil, $legs, $stop, $targets, $cancel);
+        foreach ($setup->entryPrices() as $i => $price) {
+            if ($price <= 0) {
+                throw $keys['legs']->list()[$i]->key('trigger')->key('within')->fail('leaves no price above 0 to be filled at');
+            }
+        }
         self::checkOrder($setup, $grid, $node->path);
 
         return $setup;

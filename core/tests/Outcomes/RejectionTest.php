@@ -80,6 +80,19 @@ final class RejectionTest extends TestCase
         yield 'a stop by close is refused, not ignored' => ['setup.stop.basis', 'close', 'setup.stop.basis', 'not supported'];
     }
 
+    public function testAToleranceThatLeavesAShortNoPriceIsRefused(): void
+    {
+        $input = self::with(self::input(), ['setup'], [
+            'side' => 'short',
+            'legs' => [['name' => 'entry', 'share' => '1', 'trigger' => ['kind' => 'touch', 'price' => '0.05', 'within' => '0.05']]],
+            'stop' => ['price' => '0.10'],
+            'targets' => [],
+        ] + self::input()['setup']);
+
+        $this->expectExceptionObject(new InvalidInput('setup.legs.0.trigger.within', 'leaves no price above 0 to be filled at'));
+        OutcomeReader::read(Node::of($input));
+    }
+
     public function testNeutralDefaultsAreAccepted(): void
     {
         $input = self::input();
