@@ -8,9 +8,8 @@ namespace Watchpost\Core\Indicators;
 final class Atr
 {
     /**
-     * tr[i] = max(h - l, |h - c[i-1]|, |l - c[i-1]|), defined from the second bar on;
-     * atr(n) = Wilder's average of it, (atr[i-1] x (n-1) + tr[i]) / n, seeded at i = n with the mean of the first n
-     * true ranges; null before.
+     * atr(n): Wilder's smoothing of the true range, seeded at i = n with the mean of the first n true ranges (the first
+     * bar has none); null before.
      *
      * Unit: that of the prices. Source: New Concepts in Technical Trading Systems (1978); computations.md, Indicators.
      *
@@ -24,29 +23,6 @@ final class Atr
      */
     public static function of(array $high, array $low, array $close, int $period): array
     {
-        if ($period < 1) {
-            throw new \InvalidArgumentException('the period must be at least 1');
-        }
-        $out = [];
-        $sum = 0.0;
-        $atr = null;
-        foreach ($close as $i => $_) {
-            if ($i === 0) {
-                $out[] = null;
-                continue;
-            }
-            $range = max($high[$i] - $low[$i], abs($high[$i] - $close[$i - 1]), abs($low[$i] - $close[$i - 1]));
-            if ($atr !== null) {
-                $atr = ($atr * ($period - 1) + $range) / $period;
-            } else {
-                $sum += $range;
-                if ($i === $period) {
-                    $atr = $sum / $period;
-                }
-            }
-            $out[] = $atr;
-        }
-
-        return $out;
+        return Wilder::of(TrueRange::of($high, $low, $close), $period);
     }
 }

@@ -8,12 +8,12 @@ namespace Watchpost\Core\Indicators;
 final class Ema
 {
     /**
-     * ema(n)[i] = ema[i-1] + 2 / (n+1) x (x[i] - ema[i-1]), seeded at i = n - 1 with the mean of the first n values;
-     * null before.
+     * ema(n)[i] = ema[i-1] + 2 / (n+1) x (x[i] - ema[i-1]), seeded with the mean of the first n defined values; null
+     * before.
      *
      * Unit: that of the values. Source: computations.md, Indicators.
      *
-     * @param list<float> $values
+     * @param list<float|null> $values null only at the beginning
      *
      * @return list<float|null>
      *
@@ -21,19 +21,22 @@ final class Ema
      */
     public static function of(array $values, int $period): array
     {
-        if ($period < 1) {
-            throw new \InvalidArgumentException('the period must be at least 1');
-        }
+        Period::check($period);
         $factor = 2 / ($period + 1);
         $out = [];
         $sum = 0.0;
+        $seen = 0;
         $ema = null;
-        foreach ($values as $i => $value) {
+        foreach ($values as $value) {
+            if ($value === null) {
+                $out[] = null;
+                continue;
+            }
             if ($ema !== null) {
                 $ema += $factor * ($value - $ema);
             } else {
                 $sum += $value;
-                if ($i === $period - 1) {
+                if (++$seen === $period) {
                     $ema = $sum / $period;
                 }
             }

@@ -8,11 +8,13 @@ namespace Watchpost\Core\Indicators;
 final class Sma
 {
     /**
-     * sma(n)[i] = (x[i-n+1] + ... + x[i]) / n; null for the first n - 1 values.
+     * sma(n)[i] = (x[i-n+1] + ... + x[i]) / n; null until n defined values are there.
+     *
+     * The sum of each window is taken anew, so that no rounding error is carried along a long series.
      *
      * Unit: that of the values. Source: computations.md, Indicators.
      *
-     * @param list<float> $values
+     * @param list<float|null> $values null only at the beginning
      *
      * @return list<float|null>
      *
@@ -20,12 +22,11 @@ final class Sma
      */
     public static function of(array $values, int $period): array
     {
-        if ($period < 1) {
-            throw new \InvalidArgumentException('the period must be at least 1');
-        }
+        Period::check($period);
+        $first = self::firstDefined($values) + $period - 1;
         $out = [];
-        foreach (array_keys($values) as $i) {
-            if ($i < $period - 1) {
+        foreach ($values as $i => $_) {
+            if ($i < $first) {
                 $out[] = null;
                 continue;
             }
@@ -37,5 +38,17 @@ final class Sma
         }
 
         return $out;
+    }
+
+    /** @param list<float|null> $values */
+    private static function firstDefined(array $values): int
+    {
+        foreach ($values as $i => $value) {
+            if ($value !== null) {
+                return $i;
+            }
+        }
+
+        return count($values);
     }
 }

@@ -156,6 +156,12 @@ final readonly class Node
         return BigDecimal::of($this->value);
     }
 
+    /** A number given as a JSON number or as a decimal in a string, for computations that are floats anyway. */
+    public function number(): float
+    {
+        return is_int($this->value) || is_float($this->value) ? (float) $this->value : $this->decimal()->toFloat();
+    }
+
     /** @param list<string> $choices */
     public function choice(array $choices): string
     {

@@ -13,7 +13,7 @@ final class OutcomeCommandTest extends TestCase
     public function testAnOutcomeGoesToStandardOutput(): void
     {
         $input = Scenario::touch('long', '26.00', '25.20')->targets(['28.00' => '1'])->costs(0, '0')->day('26.00/26.30/25.90/26.10')->input();
-        [$code, $out, $err] = self::watchpost(json_encode($input, JSON_THROW_ON_ERROR));
+        [$code, $out, $err] = Watchpost::run('outcome', json_encode($input, JSON_THROW_ON_ERROR));
 
         self::assertSame([0, ''], [$code, $err]);
         $result = json_decode($out, true, 16, JSON_THROW_ON_ERROR);
@@ -30,7 +30,7 @@ final class OutcomeCommandTest extends TestCase
 
     public function testBadInputGoesToStandardErrorWithItsPath(): void
     {
-        [$code, $out, $err] = self::watchpost('{"instrument": {"decimals": 2}}');
+        [$code, $out, $err] = Watchpost::run('outcome', '{"instrument": {"decimals": 2}}');
 
         self::assertSame([2, ''], [$code, $out]);
         self::assertSame(['error' => ['path' => 'setup', 'message' => 'is required']], json_decode($err, true, 8, JSON_THROW_ON_ERROR));
@@ -38,22 +38,9 @@ final class OutcomeCommandTest extends TestCase
 
     public function testTextThatIsNotJsonIsBadInputToo(): void
     {
-        [$code, $out, $err] = self::watchpost('{"instrument": ');
+        [$code, $out, $err] = Watchpost::run('outcome', '{"instrument": ');
 
         self::assertSame([2, ''], [$code, $out]);
         self::assertStringContainsString('not valid JSON', $err);
-    }
-
-    /** @return array{int, string, string} exit code, standard output, standard error */
-    private static function watchpost(string $input): array
-    {
-        $process = proc_open([dirname(__DIR__, 2).'/bin/watchpost', 'outcome'], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
-        self::assertIsResource($process);
-        fwrite($pipes[0], $input);
-        fclose($pipes[0]);
-        $out = (string) stream_get_contents($pipes[1]);
-        $err = (string) stream_get_contents($pipes[2]);
-
-        return [proc_close($process), $out, $err];
     }
 }
