@@ -7,6 +7,8 @@ namespace Watchpost\Core\Indicators;
 /** Population standard deviation of the last values. */
 final class StandardDeviation
 {
+    private const ROUNDING = 1e-20;
+
     /**
      * sd(n)[i] = sqrt(mean of (x[j] - sma(n)[i])^2 over the last n values); exactly 0 when they are all the same; null
      * until n values are there.
@@ -23,24 +25,33 @@ final class StandardDeviation
      */
     public static function of(array $values, int $period): array
     {
-        $means = Sma::of($values, $period);
         $out = [];
-        foreach ($values as $i => $last) {
-            $mean = $means[$i];
+        foreach (Sma::of($values, $period) as $i => $mean) {
             if ($mean === null) {
                 $out[] = null;
                 continue;
             }
             $sum = 0.0;
-            $flat = true;
             for ($j = $i - $period + 1; $j <= $i; ++$j) {
                 $distance = $values[$j] - $mean;
                 $sum += $distance * $distance;
-                $flat = $flat && $values[$j] === $last;
             }
-            $out[] = $flat ? 0.0 : sqrt($sum / $period);
+            // the mean of equal values may miss them by a rounding error, which is no deviation
+            $out[] = $sum <= self::ROUNDING * $mean * $mean && self::isFlat($values, $i, $period) ? 0.0 : sqrt($sum / $period);
         }
 
         return $out;
+    }
+
+    /** @param list<float> $values */
+    private static function isFlat(array $values, int $last, int $period): bool
+    {
+        for ($j = $last - $period + 1; $j < $last; ++$j) {
+            if ($values[$j] !== $values[$last]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }
