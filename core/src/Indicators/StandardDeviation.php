@@ -7,8 +7,6 @@ namespace Watchpost\Core\Indicators;
 /** Population standard deviation of the last values. */
 final class StandardDeviation
 {
-    private const ROUNDING = 1e-20;
-
     /**
      * sd(n)[i] = sqrt(mean of (x[j] - sma(n)[i])^2 over the last n values); exactly 0 when they are all the same; null
      * until n values are there.
@@ -25,8 +23,10 @@ final class StandardDeviation
      */
     public static function of(array $values, int $period): array
     {
+        $means = Sma::of($values, $period);
         $out = [];
-        foreach (Sma::of($values, $period) as $i => $mean) {
+        foreach ($values as $i => $last) {
+            $mean = $means[$i];
             if ($mean === null) {
                 $out[] = null;
                 continue;
@@ -37,7 +37,7 @@ final class StandardDeviation
                 $sum += $distance * $distance;
             }
             // the mean of equal values may miss them by a rounding error, which is no deviation
-            $out[] = $sum <= self::ROUNDING * $mean * $mean && self::isFlat($values, $i, $period) ? 0.0 : sqrt($sum / $period);
+            $out[] = $sum <= 1e-20 * $last * $last && self::isFlat($values, $i, $period) ? 0.0 : sqrt($sum / $period);
         }
 
         return $out;
