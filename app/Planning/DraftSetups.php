@@ -44,8 +44,9 @@ final class DraftSetups
                 'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $target->price, 'share' => $target->share], $draft->targets),
                 'good_for' => $draft->goodFor,
             ]);
-            if ($candidate->state === CandidateState::New) {
-                $candidate->update(['state' => CandidateState::Kept]);
+            // who plans a candidate keeps it, also one that was passed before
+            if ($candidate->state !== CandidateState::Kept) {
+                $candidate->update(['state' => CandidateState::Kept, 'reason' => '']);
             }
         });
         $candidate->unsetRelation('setup');

@@ -88,6 +88,15 @@ final class MarkAndPlanTest extends TestCase
         $this->getJson("/plan/mark/{$this->candidate->id}/workbench")->assertJsonPath('setup.entry', '60.00')->assertJsonPath('setup.stop', '58.00')->assertJsonPath('setup.targets', []);
     }
 
+    public function testACandidateThatWasPassedIsKeptAgainOnceItIsPlanned(): void
+    {
+        $this->patchJson("/plan/candidates/{$this->candidate->id}", ['state' => 'passed', 'reason' => 'Too thin.', 'readers' => 'harbour']);
+        $this->change(['entry' => '60.00'])->assertOk()->assertJsonPath('candidate.state', 'kept')->assertJsonPath('candidate.reason', '');
+        $this->postJson('/plan/undo');
+
+        self::assertSame(['passed', 'Too thin.'], [$this->candidate->refresh()->state->value, $this->candidate->reason]);
+    }
+
     public function testTurningTheSideClearsWhatNoLongerFits(): void
     {
         $this->change(['entry' => '60.00', 'stop' => '58.00', 'targets' => [['price' => '66.00', 'share' => '1']]])->assertOk();

@@ -8,7 +8,7 @@ import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
-import { computed, nextTick, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
@@ -24,6 +24,7 @@ const toast = useToast();
 const chosenId = ref<number | null>(props.candidates[0]?.id ?? null);
 const chosen = computed(() => props.candidates.find((one) => one.id === chosenId.value) ?? null);
 const place = computed(() => props.candidates.findIndex((one) => one.id === chosenId.value));
+const finder = ref<{ hide: () => void }>();
 const found = ref<InstrumentData[]>([]);
 const search = ref<string | InstrumentData>('');
 const passing = ref<CandidateData | null>(null);
@@ -53,6 +54,8 @@ let asked = '';
 let answered = '';
 let enterWaits = false;
 
+watch(chosenId, () => void nextTick(() => document.querySelector('tr.chosen')?.scrollIntoView({ block: 'nearest' })));
+
 async function find(event: AutoCompleteCompleteEvent): Promise<void> {
     const query = event.query;
     asked = query;
@@ -76,7 +79,8 @@ async function find(event: AutoCompleteCompleteEvent): Promise<void> {
 }
 
 function holdEnter(event: KeyboardEvent): void {
-    if (asked !== answered) {
+    const typed = (event.target as HTMLInputElement).value;
+    if (typed.trim() !== '' && typed !== answered) {
         event.preventDefault();
         event.stopPropagation();
         enterWaits = true;
@@ -85,6 +89,8 @@ function holdEnter(event: KeyboardEvent): void {
 
 function add(instrument: InstrumentData): void {
     search.value = '';
+    answered = '';
+    finder.value?.hide();
     router.post(
         '/plan/candidates',
         { instrument: instrument.id },
@@ -197,6 +203,7 @@ useShortcuts([
                 <div class="add" @keydown.enter.capture="holdEnter">
                     <label for="add-instrument">Add <kbd>a</kbd></label>
                     <AutoComplete
+                        ref="finder"
                         v-model="search"
                         input-id="add-instrument"
                         :suggestions="found"

@@ -37,6 +37,7 @@ const newPriceError = ref<string | null>(null);
 const kept = ref<'kept' | 'keeping'>('kept');
 const ladder = ref<InstanceType<typeof Ladder>>();
 const chartBox = ref<HTMLElement>();
+const rail = ref<HTMLElement>();
 const width = ref(600);
 const height = ref(500);
 const view = ref<Window>(lastBars(props.chart, USUAL_BARS));
@@ -271,6 +272,11 @@ function keepOrigin(row: LadderRowData, event: FocusEvent): void {
     }
 }
 
+function originDone(row: LadderRowData, event: KeyboardEvent): void {
+    void describe(row, { origin: (event.target as HTMLInputElement).value });
+    ladder.value?.focusRow(row.key);
+}
+
 /** A digit typed on the ladder begins the price of a new level. */
 function beginLevel(digit: string): void {
     newPrice.value = digit;
@@ -430,6 +436,7 @@ onMounted(() => {
         watcher.observe(chartBox.value);
     }
     void nextTick(measure);
+    rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
     window.addEventListener('resize', measure);
 });
 onBeforeUnmount(() => {
@@ -443,22 +450,24 @@ onBeforeUnmount(() => {
 
 <template>
     <AppShell :title="`${instrument.symbol}, mark and plan`" step="mark">
-        <nav class="rail" aria-label="Candidates of the plan">
-            <Link
-                v-for="(link, i) in links"
-                :key="link.id"
-                :href="`/plan/mark/${link.id}`"
-                class="stop-over"
-                :class="[link.state, { here: link.id === candidate.id }]"
-                :aria-current="link.id === candidate.id ? 'page' : undefined"
-                :title="link.setupNote"
-            >
-                <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
-                <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
-            </Link>
+        <div class="rail">
+            <nav ref="rail" class="stops" aria-label="Candidates of the plan">
+                <Link
+                    v-for="(link, i) in links"
+                    :key="link.id"
+                    :href="`/plan/mark/${link.id}`"
+                    class="stop-over"
+                    :class="[link.state, { here: link.id === candidate.id }]"
+                    :aria-current="link.id === candidate.id ? 'page' : undefined"
+                    :title="link.setupNote"
+                >
+                    <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
+                    <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
+                </Link>
+            </nav>
             <span class="rail-end muted">{{ kept === 'kept' ? 'Draft kept' : 'Keeping…' }}</span>
             <UndoButtons :undo="bench.undo" :redo="bench.redo" @travel="travel" />
-        </nav>
+        </div>
 
         <div class="bench">
             <section class="reading-desk" aria-label="Chart and ladder">
@@ -531,7 +540,8 @@ onBeforeUnmount(() => {
                                 class="origin-pick"
                                 aria-label="Origin of the level"
                                 @change="$event.originalEvent?.type !== 'input' && describe(chosenRow, { origin: $event.value })"
-                                @keydown.enter.stop="describe(chosenRow, { origin: ($event.target as HTMLInputElement).value })"
+                                @keydown.enter.stop="originDone(chosenRow, $event)"
+                                @keydown.esc.stop="ladder?.focusRow(chosen)"
                                 @keydown.stop
                                 @focusout="keepOrigin(chosenRow, $event)"
                             />
@@ -662,10 +672,21 @@ onBeforeUnmount(() => {
     height: 36px;
     padding: 0 16px;
     border-bottom: 1px solid var(--hair);
+}
+.stops {
+    display: flex;
+    flex: 1;
+    gap: 2px;
+    min-width: 0;
     overflow-x: auto;
+    scrollbar-width: none;
+    mask-image: linear-gradient(to right, transparent, #000 16px calc(100% - 24px), transparent);
+    padding-left: 8px;
+    margin-left: -8px;
 }
 .stop-over {
     display: inline-flex;
+    flex: none;
     align-items: center;
     gap: 4px;
     padding: 2px 8px;
