@@ -25,4 +25,6 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
 
     await page.goto('/record');
     await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
+    await expect(page.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/filled|73/);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });

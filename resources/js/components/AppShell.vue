@@ -104,6 +104,9 @@ const items = computed(() => [
     padding: 4px 8px;
 }
 .head {
+    position: sticky;
+    top: 0;
+    z-index: 5;
     display: grid;
     grid-template-columns: auto minmax(0, 1fr) auto;
     align-items: center;

@@ -121,7 +121,7 @@ useShortcuts([
                     </tr>
                     <template v-for="row in group" :key="id(row)">
                         <tr class="row" :class="row.outcome.status" @click="toggle(row)">
-                            <td>
+                            <td class="what">
                                 <button type="button" class="symbol" :aria-expanded="open.has(id(row))" @click.stop="toggle(row)">
                                     <i
                                         class="pi"
@@ -134,7 +134,7 @@ useShortcuts([
                                     row.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
                                 }}</span>
                             </td>
-                            <td>
+                            <td class="status">
                                 {{ row.outcome.label }}
                                 <span
                                     v-if="row.outcome.ambiguous"
@@ -143,17 +143,19 @@ useShortcuts([
                                     >assumed</span
                                 >
                             </td>
-                            <td><RStrip :strip="row.outcome.strip" :width="210" /></td>
+                            <td class="strip"><RStrip :strip="row.outcome.strip" :width="210" /></td>
                             <td v-if="row.outcome.missed" colspan="2" class="missed">{{ row.outcome.missed }}</td>
                             <template v-else>
-                                <td>{{ firstEvent(row, true) }}</td>
-                                <td>{{ firstEvent(row, false) }}</td>
+                                <td class="fills" data-label="filled">{{ firstEvent(row, true) }}</td>
+                                <td class="exits" data-label="out">{{ firstEvent(row, false) }}</td>
                             </template>
-                            <td class="num">
+                            <td class="num r" data-unit="R">
                                 <strong v-if="row.outcome.r !== null">{{ signed(row.outcome.r, 2) }}</strong>
                             </td>
-                            <td class="num">{{ row.outcome.percent === null ? '' : signed(row.outcome.percent) }}</td>
-                            <td class="num">{{ row.outcome.sessionsHeld ?? '' }}</td>
+                            <td class="num percent" data-unit="%">
+                                {{ row.outcome.percent === null ? '' : signed(row.outcome.percent) }}
+                            </td>
+                            <td class="num held">{{ row.outcome.sessionsHeld ?? '' }}</td>
                         </tr>
                         <tr v-if="open.has(id(row))" class="details">
                             <td colspan="8">
@@ -266,5 +268,90 @@ useShortcuts([
 }
 .sentence {
     font: 400 16px/23px var(--serif);
+}
+@media (max-width: 760px) {
+    .totals {
+        flex-wrap: wrap;
+        gap: 8px 20px;
+    }
+    .record,
+    .record tbody,
+    .record tr.group,
+    .record tr.details,
+    .record tr.details td {
+        display: block;
+    }
+    .record thead,
+    .row .held {
+        display: none;
+    }
+    .group th {
+        display: block;
+        padding: 16px 0 6px;
+    }
+    .row {
+        display: grid;
+        grid-template-columns: minmax(0, 1fr) auto auto;
+        column-gap: 12px;
+        padding: 8px 0;
+        border-bottom: 1px solid var(--hair);
+    }
+    .record .row td {
+        padding: 0;
+        border: 0;
+        background: none;
+    }
+    .row .num {
+        justify-self: end;
+    }
+    .row .what {
+        display: flex;
+        gap: 8px;
+        align-items: baseline;
+    }
+    .row td.what > span {
+        padding: 0;
+    }
+    .row .status {
+        grid-row: 2;
+        grid-column: 1;
+        color: var(--ink-2);
+    }
+    .row .strip {
+        grid-row: 2;
+        grid-column: 2 / -1;
+        justify-self: end;
+    }
+    .row .r {
+        grid-row: 1;
+        grid-column: 2;
+    }
+    .row .percent {
+        grid-row: 1;
+        grid-column: 3;
+        min-width: 68px;
+    }
+    .row .num:not(:empty)::after {
+        content: ' ' attr(data-unit);
+    }
+    .row .r:not(:has(strong))::after {
+        content: '';
+    }
+    .row .fills,
+    .row .exits,
+    .row .missed {
+        grid-column: 1 / -1;
+        font-size: 13px;
+        color: var(--ink-2);
+    }
+    .row .fills:not(:empty)::before,
+    .row .exits:not(:empty)::before {
+        content: attr(data-label) ' ';
+    }
+    .inside {
+        grid-template-columns: minmax(0, 1fr);
+        gap: 8px;
+        padding: 8px 0;
+    }
 }
 </style>
