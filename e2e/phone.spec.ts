@@ -25,6 +25,7 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
 
     await page.goto('/record');
     await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
-    await expect(page.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/filled|73/);
+    const edition = page.locator('tbody').filter({ hasText: 'Edition 1' });
+    await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText('73.03');
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
