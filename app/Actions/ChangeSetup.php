@@ -51,7 +51,9 @@ final class ChangeSetup
 
     private static function tolerance(?string $text, PriceGrid $grid): int
     {
-        return $text === null || in_array(trim($text), ['', '0'], true) || (float) $text === 0.0 ? 0 : PriceInput::units($text, $grid, 'entry.within');
+        $isNone = $text === null || preg_match('/^0*(\.0*)?$/D', trim($text)) === 1;
+
+        return $isNone ? 0 : PriceInput::units($text, $grid, 'entry.within');
     }
 
     /**

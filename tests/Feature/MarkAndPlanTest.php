@@ -97,6 +97,14 @@ final class MarkAndPlanTest extends TestCase
         self::assertSame(['passed', 'Too thin.'], [$this->candidate->refresh()->state->value, $this->candidate->reason]);
     }
 
+    public function testAToleranceIsAPriceOrNone(): void
+    {
+        $this->change(['entry' => '60.00', 'within' => '0.10'])->assertJsonPath('setup.within', '0.10');
+        $this->change(['within' => 'some'])->assertStatus(422)->assertJsonValidationErrors('entry.within');
+        $this->change(['within' => '0.00'])->assertJsonPath('setup.within', '0.00');
+        $this->change(['within' => null])->assertOk();
+    }
+
     public function testTurningTheSideClearsWhatNoLongerFits(): void
     {
         $this->change(['entry' => '60.00', 'stop' => '58.00', 'targets' => [['price' => '66.00', 'share' => '1']]])->assertOk();
