@@ -24,7 +24,7 @@ return [
 
     // The chart of the main screen.
     'chart' => [
-        'sessions' => 260,
+        'bars' => 260,
         'averages' => [
             ['kind' => 'ema', 'period' => 20],
             ['kind' => 'sma', 'period' => 50],

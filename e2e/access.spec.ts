@@ -9,6 +9,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
         test.use({ colorScheme });
 
         test('no page has a fault of accessibility', async ({ page }) => {
+            test.slow();
             await signIn(page, 'maren');
             for (const path of PAGES) {
                 await page.goto(path);
@@ -36,6 +37,14 @@ test('the keys of a screen are told on ?', async ({ page }) => {
     const help = page.getByRole('dialog', { name: 'Keys of this screen' });
     await expect(help).toContainText('make the chosen price the entry');
     await page.keyboard.press('Escape');
+    await expect(help).toBeHidden();
+
+    await page.keyboard.press(']');
+    await expect(page.getByRole('button', { name: 'Week', pressed: true })).toBeVisible();
+    await expect(page.locator('figcaption')).toContainText('week');
+    await page.keyboard.press('d');
+    await expect(page.getByRole('button', { name: 'Day', pressed: true })).toBeVisible();
+
     await page.keyboard.press('j');
     await expect(page).toHaveURL(/plan\/mark\/\d+/);
 });

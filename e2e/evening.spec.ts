@@ -79,7 +79,7 @@ test('levels are marked by click and by typing, named, deleted and brought back'
     const before = await ladder().locator('.row').count();
 
     // a click in the chart
-    const chart = page.getByRole('img', { name: /Day chart of MOSS/ });
+    const chart = page.getByRole('img', { name: /Chart of MOSS/ });
     await chart.click({ position: { x: 200, y: 330 } });
     await expect(ladder().locator('.row')).toHaveCount(before + 1);
     await expect(rungs('own reading')).toHaveCount(1);
@@ -166,7 +166,7 @@ test('plan prices are typed, nudged by a tick and dragged', async () => {
     // and in the chart
     const line = page.locator('line.line.stop');
     const at = await line.boundingBox();
-    const chart = await page.getByRole('img', { name: /Day chart/ }).boundingBox();
+    const chart = await page.getByRole('img', { name: /^Chart of/ }).boundingBox();
     if (at === null || chart === null) throw new Error('the stop is not drawn');
     await page.mouse.move(chart.x + 150, at.y);
     await page.mouse.down();

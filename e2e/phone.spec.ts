@@ -11,7 +11,7 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
 
     const part = page.locator('section.part').filter({ hasText: 'OAKL.Q' });
     await expect(part.locator('.sentence')).toContainText('Long when price falls to');
-    const chart = await part.getByRole('img', { name: /Day chart/ }).boundingBox();
+    const chart = await part.getByRole('img', { name: /^Chart of/ }).boundingBox();
     const figures = await part.locator('.figures table').boundingBox();
     expect(chart !== null && figures !== null && chart.y + chart.height <= figures.y).toBe(true);
     await expect(part).toContainText('What happened since');

@@ -9,7 +9,10 @@ use App\Models\Instrument;
 use Illuminate\Database\ConnectionInterface;
 use Illuminate\Database\Query\Builder;
 use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\BarBuilder;
+use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Market\TimeFrame;
 
 /**
@@ -17,7 +20,10 @@ use Watchpost\Core\Market\TimeFrame;
  */
 final readonly class BarRepository
 {
-    public function __construct(private ConnectionInterface $db, private MarketClock $clock)
+    private const FINEST_SECONDS = 300;
+    private const EVERY_DAY = 20_000;
+
+    public function __construct(private ConnectionInterface $db, private MarketClock $clock, private ExchangeCalendar $calendar)
     {
     }
 
@@ -39,23 +45,51 @@ final readonly class BarRepository
     public function days(Instrument $instrument, int $count, ?int $until = null): Series
     {
         $query = $this->query($instrument, TimeFrame::Day, $until);
-        $bars = array_reverse($this->bars($query->orderByDesc('starts_at')->limit($count)));
+        $bars = $this->latest($query, $count);
         $running = $this->running($instrument, $bars === [] ? 0 : $bars[count($bars) - 1]->end, $until);
         if ($running !== null) {
             $bars[] = $running;
         }
 
-        return new Series(
-            $instrument->grid(),
-            TimeFrame::Day,
-            array_map(static fn (Bar $bar): int => $bar->start, $bars),
-            array_map(static fn (Bar $bar): string => $bar->session, $bars),
-            array_map(static fn (Bar $bar): int => $bar->open, $bars),
-            array_map(static fn (Bar $bar): int => $bar->high, $bars),
-            array_map(static fn (Bar $bar): int => $bar->low, $bars),
-            array_map(static fn (Bar $bar): int => $bar->close, $bars),
-            array_map(static fn (Bar $bar): int => $bar->volume, $bars),
-        );
+        return Series::of($instrument->grid(), TimeFrame::Day, $bars);
+    }
+
+    /**
+     * The last bars of any time frame: those within a session built from bars of five minutes, those longer than one
+     * from day bars, the last one unfinished while its time runs.
+     */
+    public function series(Instrument $instrument, TimeFrame $timeFrame, int $count): Series
+    {
+        if ($timeFrame === TimeFrame::Day) {
+            return $this->days($instrument, $count);
+        }
+        $seconds = $timeFrame->seconds();
+        if ($seconds === null) {
+            $days = $this->latest($this->query($instrument, TimeFrame::Day), self::EVERY_DAY);
+            $running = $this->running($instrument, $days === [] ? 0 : $days[count($days) - 1]->end, null);
+            $small = $running === null ? $days : [...$days, $running];
+        } else {
+            $small = $this->latest($this->query($instrument, TimeFrame::FiveMinutes), $count * intdiv($seconds, self::FINEST_SECONDS));
+        }
+        $built = (new BarBuilder($this->sessionsOf($small)))->build($small, $timeFrame);
+
+        return Series::of($instrument->grid(), $timeFrame, array_slice($built, -$count));
+    }
+
+    /**
+     * The sessions that bars belong to, as the calendar has them.
+     *
+     * @param list<Bar> $bars
+     */
+    private function sessionsOf(array $bars): SessionBook
+    {
+        return new SessionBook($bars === [] ? [] : $this->calendar->between($bars[0]->session, $bars[count($bars) - 1]->session));
+    }
+
+    /** @return list<Bar> in time order */
+    private function latest(Builder $query, int $count): array
+    {
+        return array_reverse($this->bars($query->orderByDesc('starts_at')->limit($count)));
     }
 
     /** The running session so far as one bar, from its bars of five minutes; null outside of sessions. */

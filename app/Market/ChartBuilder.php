@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Market;
 
 use App\Clock\MarketClock;
+use App\Clock\TimeLabel;
 use App\Data\AverageLineData;
 use App\Data\ChartData;
 use App\Models\Instrument;
 use Watchpost\Core\Indicators\Atr;
 use Watchpost\Core\Indicators\Ema;
 use Watchpost\Core\Indicators\Sma;
+use Watchpost\Core\Market\BarBuilder;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
 
 /** The day chart of an instrument: its bars and its averages. */
 final readonly class ChartBuilder
@@ -20,13 +23,19 @@ final readonly class ChartBuilder
     /** Bars before the first one shown, so that the averages are defined from it on. */
     private const LEAD = 60;
 
-    public function __construct(private BarRepository $bars, private MarketClock $clock, private ExchangeCalendar $calendar)
+    public function __construct(private BarRepository $bars, private MarketClock $clock, private ExchangeCalendar $calendar, private TimeLabel $times)
     {
     }
 
     public function series(Instrument $instrument, int $sessions, ?int $until = null): Series
     {
         return $this->bars->days($instrument, $sessions + self::LEAD, $until);
+    }
+
+    /** The bars of a time frame, with as many before them as the averages need. */
+    public function framed(Instrument $instrument, TimeFrame $timeFrame, int $bars): Series
+    {
+        return $this->bars->series($instrument, $timeFrame, $bars + self::LEAD);
     }
 
     /** @param int|null $publishedAt moment of publication, to tell bars known then from later ones */
@@ -44,8 +53,10 @@ final readonly class ChartBuilder
         $sessionsShown = array_slice($series->session, $skip);
 
         return new ChartData(
+            $series->timeFrame,
             $grid->decimals,
             $sessionsShown,
+            $series->timeFrame->seconds() === null ? [] : array_map($this->times->time(...), array_slice($series->start, $skip)),
             $floats($series->open),
             $floats($series->high),
             $floats($series->low),
@@ -73,12 +84,22 @@ final readonly class ChartBuilder
         return config()->array('watchpost.chart.averages');
     }
 
+    /** Whether the time of the last bar still runs: its own minutes, its session, or for longer ones its week, month or quarter. */
     private function lastIsUnfinished(Series $series): bool
     {
-        $last = $series->session[$series->count() - 1] ?? null;
-        $session = $last === null ? null : $this->calendar->session($last);
+        $last = $series->count() - 1;
+        if ($last < 0) {
+            return false;
+        }
+        $now = $this->clock->moment();
+        $date = $series->session[$last];
+        $seconds = $series->timeFrame->seconds();
+        if ($seconds !== null) {
+            return min($series->start[$last] + $seconds, $this->calendar->session($date)->close ?? PHP_INT_MAX) > $now;
+        }
+        $next = $this->calendar->running($now) ?? $this->calendar->opening($now);
 
-        return $session !== null && $session->close > $this->clock->moment();
+        return BarBuilder::period($next->date, $series->timeFrame) === BarBuilder::period($date, $series->timeFrame);
     }
 
     /** @param list<string> $sessions */

@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use App\Market\BarRepository;
 use App\Market\ChartBuilder;
+use App\Market\MarketAdvance;
 use App\Models\Candidate;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 use Tests\World;
+use Watchpost\Core\Market\TimeFrame;
 
 /** What the author's screens are told. */
 final class WorkbenchTest extends TestCase
@@ -68,6 +70,49 @@ final class WorkbenchTest extends TestCase
             ->where('chart.averages.0.values.19', fn (mixed $value): bool => is_numeric($value))
             ->where('chart.averages.1.values.27', null)
             ->where('chart.unfinished', false));
+    }
+
+    #[DataProvider('frames')]
+    public function testTheChartIsBuiltInEveryTimeFrame(string $frame, int $bars, string $first, bool $unfinished): void
+    {
+        $candidate = $this->candidate('TARN.Q');
+        $this->actingAs($this->author)->get("/plan/mark/{$candidate->id}?frame={$frame}")->assertInertia(fn ($page) => $page
+            ->where('chart.timeFrame', $frame)
+            ->has('chart.sessions', $bars)
+            ->where('chart.sessions.0', $first)
+            ->where('chart.unfinished', $unfinished)
+            ->where('chart.times', fn ($times): bool => count($times) === (in_array($frame, ['5m', '30m', '1h', '4h'], true) ? $bars : 0)));
+    }
+
+    /** @return iterable<string, array{string, int, string, bool}> */
+    public static function frames(): iterable
+    {
+        // bars of five minutes are kept for three sessions, the last of them Wednesday 20 November 2024
+        yield '5m' => ['5m', 234, '2024-11-18', false];
+        yield '30m' => ['30m', 39, '2024-11-18', false];
+        yield '1h' => ['1h', 21, '2024-11-18', false];
+        yield '4h' => ['4h', 6, '2024-11-18', false];
+        yield '1d' => ['1d', 28, '2024-10-14', false];
+        yield '1w' => ['1w', 6, '2024-10-14', true];
+        yield '1mo' => ['1mo', 2, '2024-10-14', true];
+        yield '3mo' => ['3mo', 1, '2024-10-14', true];
+    }
+
+    public function testAWeekUnderWayHoldsTheSessionUnderWay(): void
+    {
+        app(MarketAdvance::class)->to((int) strtotime('2024-11-21T10:00:00Z'));
+        $bars = app(BarRepository::class);
+        $tarn = $this->instrument('TARN.Q');
+
+        self::assertSame($bars->days($tarn, 1)->lastClose(), $bars->series($tarn, TimeFrame::Week, 3)->lastClose());
+        self::assertSame($bars->days($tarn, 1)->lastClose(), $bars->series($tarn, TimeFrame::Hour, 3)->lastClose());
+        self::assertCount(3, $bars->series($tarn, TimeFrame::Hour, 3)->close);
+    }
+
+    public function testATimeFrameThatIsNoneIsRefused(): void
+    {
+        $candidate = $this->candidate('TARN.Q');
+        $this->actingAs($this->author)->getJson("/plan/mark/{$candidate->id}?frame=2h")->assertStatus(422)->assertJsonValidationErrors('frame');
     }
 
     public function testTheAtrIsToldInThePricesOfTheInstrument(): void

@@ -27,6 +27,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
+use Watchpost\Core\Market\TimeFrame;
 
 /** The step Mark and plan: one candidate, its chart, its ladder, its setup. */
 final class MarkController extends Controller
@@ -47,24 +48,26 @@ final class MarkController extends Controller
             : redirect("/plan/mark/{$first->id}");
     }
 
-    public function show(Candidate $candidate): Response
+    public function show(Request $request, Candidate $candidate): Response
     {
         $this->authorize('update', $candidate);
-        $sessions = config()->integer('watchpost.chart.sessions');
-        $series = $this->charts->series($candidate->instrument, $sessions);
+        $request->validate(['frame' => ['sometimes', Rule::enum(TimeFrame::class)]]);
+        $bars = config()->integer('watchpost.chart.bars');
+        $timeFrame = $request->enum('frame', TimeFrame::class) ?? TimeFrame::Day;
+        $days = $this->charts->series($candidate->instrument, $bars);
 
         return Inertia::render('MarkAndPlan', [
             'plan' => $this->presenter->plan($candidate->plan),
             'links' => $this->presenter->links($candidate->plan),
-            'chart' => $this->charts->chart($series, $sessions),
-            'workbench' => $this->presenter->workbench($candidate, $series),
+            'chart' => $this->charts->chart($timeFrame === TimeFrame::Day ? $days : $this->charts->framed($candidate->instrument, $timeFrame, $bars), $bars),
+            'workbench' => fn () => $this->presenter->workbench($candidate, $days),
         ]);
     }
 
     public function workbench(Candidate $candidate): JsonResponse
     {
         $this->authorize('update', $candidate);
-        $series = $this->charts->series($candidate->instrument, config()->integer('watchpost.chart.sessions'));
+        $series = $this->charts->series($candidate->instrument, config()->integer('watchpost.chart.bars'));
 
         return new JsonResponse($this->presenter->workbench($candidate, $series));
     }

@@ -31,6 +31,22 @@ final readonly class Series
     ) {
     }
 
+    /** @param list<Bar> $bars in time order */
+    public static function of(PriceGrid $grid, TimeFrame $timeFrame, array $bars): self
+    {
+        return new self(
+            $grid,
+            $timeFrame,
+            array_map(static fn (Bar $bar): int => $bar->start, $bars),
+            array_map(static fn (Bar $bar): string => $bar->session, $bars),
+            array_map(static fn (Bar $bar): int => $bar->open, $bars),
+            array_map(static fn (Bar $bar): int => $bar->high, $bars),
+            array_map(static fn (Bar $bar): int => $bar->low, $bars),
+            array_map(static fn (Bar $bar): int => $bar->close, $bars),
+            array_map(static fn (Bar $bar): int => $bar->volume, $bars),
+        );
+    }
+
     public function count(): int
     {
         return count($this->start);

@@ -6,6 +6,8 @@ import PriceChart from './PriceChart.vue';
 import { priceScale } from './scales';
 
 const chart: ChartData = {
+    timeFrame: '1d',
+    times: [],
     decimals: 2,
     sessions: ['2026-10-12', '2026-10-13', '2026-10-14', '2026-10-15'],
     open: [40, 41, 42, 41],
@@ -50,7 +52,7 @@ describe('the chart', () => {
     it('reads out the last bar with its change and that its session is under way', () => {
         const text = draw().get('figcaption').text();
         expect(text).toContain('Thu, 15 Oct 2026');
-        expect(text).toContain('session under way');
+        expect(text).toContain('under way');
         expect(text).toContain('C 41.00');
         expect(text).toContain('−1.20 %');
         expect(text).toContain('volume 3,000');

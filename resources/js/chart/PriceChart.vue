@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, useId } from 'vue';
 import type { ChartData, RScaleData } from '@/types/data';
+import { FRAMES } from './frames';
 import type { ChartMark, PriceLine } from './lines';
-import { barScale, monthMarks, rTicks, type PriceScale, type Window } from './scales';
+import { barScale, dateMarks, rTicks, type PriceScale, type Window } from './scales';
 import { averagePath, candles, volumeBars } from './shapes';
 import { spread } from './spread';
 
@@ -63,7 +64,8 @@ const averages = computed(() =>
         end: average.values[props.window.last] ?? null,
     })),
 );
-const months = computed(() => monthMarks(props.chart.sessions, props.window, bars.value.slot));
+const months = computed(() => dateMarks(props.chart, props.window, bars.value.slot));
+const frameName = computed(() => FRAMES.find((frame) => frame.value === props.chart.timeFrame)?.name ?? '');
 const priceTicks = computed(() => props.y.ticks(Math.max(3, Math.floor(plotHeight.value / 64))));
 const rMarks = computed(() => (props.scale === null ? [] : rTicks(props.y, props.scale.entry, props.scale.stop)));
 // levels first, so that the plan is drawn over them
@@ -119,6 +121,7 @@ const reading = computed(() => {
             year: 'numeric',
             timeZone: 'UTC',
         }),
+        time: c.times[i] ?? null,
         open: figure(c.open[i]),
         high: figure(c.high[i]),
         low: figure(c.low[i]),
@@ -211,8 +214,9 @@ function wheel(event: WheelEvent): void {
 <template>
     <figure class="chart">
         <figcaption v-if="!tags" class="reading">
-            <strong>{{ reading.date }}</strong>
-            <span v-if="reading.unfinished" class="look">session under way</span>
+            <strong>{{ reading.date }}{{ reading.time ? `, ${reading.time}` : '' }}</strong>
+            <span v-if="frameName !== 'day'">{{ frameName }}</span>
+            <span v-if="reading.unfinished" class="look">under way</span>
             <span>O {{ reading.open }}</span>
             <span>H {{ reading.high }}</span>
             <span>L {{ reading.low }}</span>
@@ -227,7 +231,7 @@ function wheel(event: WheelEvent): void {
             :height="height"
             :viewBox="`0 0 ${width} ${height}`"
             role="img"
-            :aria-label="`Day chart of ${name}. The same figures stand in the table that follows.`"
+            :aria-label="`Chart of ${name}, one bar for each ${frameName}. The same figures stand in the table that follows.`"
             :class="{ interactive, 'over-line': overLine || moving !== null }"
             @pointerdown="down"
             @pointermove="over"

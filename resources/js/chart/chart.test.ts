@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { ChartData } from '@/types/data';
-import { barScale, lastBars, monthMarks, near, priceScale, rTicks } from './scales';
+import { barScale, lastBars, dateMarks, near, priceScale, rTicks } from './scales';
 import { averagePath, candles, volumeBars } from './shapes';
 import { spread } from './spread';
 
 const chart: ChartData = {
+    timeFrame: '1d',
+    times: [],
     decimals: 2,
     sessions: ['2026-09-29', '2026-09-30', '2026-10-01', '2026-10-02'],
     open: [10, 11, 12, 11],
@@ -85,8 +87,24 @@ describe('scales', () => {
         expect(rTicks(y, 11, 12).map((mark) => [mark.r, mark.price])).toContainEqual([1, 10]);
     });
 
+    it('labels each session on bars within sessions, and each year on the longest', () => {
+        const hours: ChartData = {
+            ...chart,
+            timeFrame: '1h',
+            times: ['09:30', '10:30', '09:30', '10:30'],
+            sessions: ['2026-09-30', '2026-09-30', '2026-10-01', '2026-10-01'],
+        };
+        expect(dateMarks(hours, { first: 0, last: 3 }, 50)).toEqual([{ index: 2, label: '1 Oct' }]);
+        const quarters: ChartData = {
+            ...chart,
+            timeFrame: '3mo',
+            sessions: ['2025-07-01', '2025-10-01', '2026-01-02', '2026-04-01'],
+        };
+        expect(dateMarks(quarters, { first: 0, last: 3 }, 50)).toEqual([{ index: 2, label: '2026' }]);
+    });
+
     it('labels the first session of a month', () => {
-        expect(monthMarks(chart.sessions, { first: 0, last: 3 }, 20)).toEqual([{ index: 2, label: 'Oct 2026' }]);
+        expect(dateMarks(chart, { first: 0, last: 3 }, 20)).toEqual([{ index: 2, label: 'Oct 2026' }]);
     });
 });
 

@@ -88,19 +88,26 @@ export function rTicks(scale: PriceScale, entry: number, stop: number, room = 24
     return ticks.sort((a, b) => a - b).map((r) => ({ r: r === 0 ? 0 : r, price: entry + r * risk }));
 }
 
-/** Where the date axis gets a label: the first bar of each month, or of every few when they stand close. */
-export function monthMarks(sessions: string[], window: Window, slot: number, room = 44): { index: number; label: string }[] {
+/**
+ * Where the date axis gets a label: the first bar of each session within sessions, of each month for days and weeks,
+ * of each year for longer ones; fewer when they stand close.
+ */
+export function dateMarks(chart: ChartData, window: Window, slot: number, room = 44): { index: number; label: string }[] {
+    const within = chart.times.length > 0;
+    const part = within ? 10 : chart.timeFrame === '1mo' || chart.timeFrame === '3mo' ? 4 : 7;
     const marks: { index: number; label: string }[] = [];
     let lastAt = -Infinity;
     for (let i = Math.max(1, window.first); i <= window.last; i++) {
-        const now = sessions[i] ?? '';
-        const before = sessions[i - 1] ?? '';
-        if (now.slice(0, 7) !== before.slice(0, 7) && (i - lastAt) * slot >= room) {
+        const now = chart.sessions[i] ?? '';
+        const before = chart.sessions[i - 1] ?? '';
+        if (now.slice(0, part) !== before.slice(0, part) && (i - lastAt) * slot >= room) {
             const date = new Date(`${now}T12:00:00Z`);
             const month = date.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
+            const year = now.slice(0, 4);
+            const fresh = before.slice(0, 4) !== year || marks.length === 0;
             marks.push({
                 index: i,
-                label: now.slice(5, 7) === '01' || marks.length === 0 ? `${month} ${now.slice(0, 4)}` : month,
+                label: part === 4 ? year : within ? `${date.getUTCDate()} ${month}` : fresh ? `${month} ${year}` : month,
             });
             lastAt = i;
         }

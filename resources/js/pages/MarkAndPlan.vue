@@ -3,6 +3,7 @@ import { Link, router } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
+import SelectButton from 'primevue/selectbutton';
 import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
@@ -11,13 +12,14 @@ import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
 import Ladder from '@/chart/Ladder.vue';
 import PriceChart from '@/chart/PriceChart.vue';
+import { FRAMES } from '@/chart/frames';
 import type { PriceLine } from '@/chart/lines';
 import { lastBars, near, priceScale, type Window } from '@/chart/scales';
 import { Refusal, send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
 import { draggedR, nudge, signed, snap, type Grid } from '@/lib/price';
-import type { CandidateLinkData, ChartData, LadderRowData, PlanData, WorkbenchData } from '@/types/data';
+import type { CandidateLinkData, ChartData, LadderRowData, PlanData, TimeFrame, WorkbenchData } from '@/types/data';
 
 const props = defineProps<{ plan: PlanData; links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
 
@@ -58,9 +60,9 @@ watch(
 );
 watch(
     () => props.chart,
-    (next) => {
+    (next, before) => {
         const count = view.value.last - view.value.first + 1;
-        view.value = lastBars(next, count);
+        view.value = lastBars(next, next.timeFrame === before.timeFrame ? count : USUAL_BARS);
     },
 );
 
@@ -358,6 +360,17 @@ function pan(bars: number): void {
     view.value = { first: last - size, last };
 }
 
+/** Another time frame: the same levels on other bars. */
+function showFrame(frame: TimeFrame | undefined): void {
+    if (frame !== undefined && frame !== props.chart.timeFrame) {
+        router.reload({ only: ['chart'], data: { frame } });
+    }
+}
+
+function stepFrame(step: 1 | -1): void {
+    showFrame(FRAMES[FRAMES.findIndex((frame) => frame.value === props.chart.timeFrame) + step]?.value);
+}
+
 function onChosen(run: (row: LadderRowData) => unknown): () => void {
     return () => {
         if (chosenRow.value !== null) {
@@ -415,6 +428,9 @@ useShortcuts([
     },
     { keys: '+', does: 'fewer bars', run: () => zoom(1 / 1.25) },
     { keys: '-', does: 'more bars', run: () => zoom(1.25) },
+    { keys: '[', does: 'smaller time frame', run: () => stepFrame(-1) },
+    { keys: ']', does: 'larger time frame', run: () => stepFrame(1) },
+    { keys: 'd', does: 'the day chart', run: () => showFrame('1d') },
     { keys: 'ArrowLeft', does: 'earlier', run: () => pan(-10) },
     { keys: 'ArrowRight', does: 'later', run: () => pan(10) },
     ...undoKeys,
@@ -475,12 +491,17 @@ onBeforeUnmount(() => {
                     <h1>
                         {{ instrument.symbol }} <span class="name">{{ instrument.name }}</span>
                     </h1>
-                    <p class="facts">
-                        {{ instrument.kind }}, {{ instrument.group }}. Last <strong>{{ candidate.lastClose }}</strong>
-                        {{ instrument.currency }}
-                        <template v-if="candidate.change !== null">({{ signed(candidate.change) }} %)</template>
-                        <template v-if="bench.atr !== null">. ATR(14) {{ bench.atr }}</template>
-                    </p>
+                    <SelectButton
+                        :model-value="chart.timeFrame"
+                        :options="FRAMES"
+                        option-label="label"
+                        option-value="value"
+                        :allow-empty="false"
+                        size="small"
+                        class="frames"
+                        aria-label="Time frame"
+                        @update:model-value="showFrame"
+                    />
                 </header>
                 <div class="side-by-side">
                     <div ref="chartBox" class="chart-box">
@@ -629,6 +650,15 @@ onBeforeUnmount(() => {
                 </div>
             </section>
             <aside class="plan-desk">
+                <p class="facts">
+                    <span>{{ instrument.kind }}, {{ instrument.group }}</span>
+                    <span>
+                        Last <strong>{{ candidate.lastClose }}</strong> {{ instrument.currency }}
+                        <template v-if="candidate.change !== null">({{ signed(candidate.change) }} %)</template>
+                    </span>
+                    <span v-if="bench.atr !== null">ATR(14) {{ bench.atr }}</span>
+                </p>
+
                 <SetupEditor
                     :setup="setup"
                     :grid="grid"
@@ -744,9 +774,26 @@ onBeforeUnmount(() => {
     color: var(--ink-2);
 }
 .facts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 16px;
+    margin-bottom: 12px;
+    padding-bottom: 8px;
+    border-bottom: 1px solid var(--hair);
     color: var(--ink-2);
-    overflow: hidden;
-    text-overflow: ellipsis;
+}
+.facts span {
+    white-space: nowrap;
+}
+.frames {
+    align-self: center;
+}
+.frames :deep(.p-togglebutton-content) {
+    padding: 0 7px;
+}
+.frames :deep(.p-togglebutton-checked .p-togglebutton-label) {
+    color: var(--ink);
+    font-weight: 650;
 }
 .side-by-side {
     display: grid;

@@ -16,6 +16,8 @@ export type Side = 'long' | 'short';
 
 export type Tier = 'harbour' | 'pilot';
 
+export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo';
+
 export type TriggerKind = 'touch' | 'break';
 
 export interface AverageLineData {
@@ -45,8 +47,10 @@ export interface CandidateLinkData {
 }
 
 export interface ChartData {
+    timeFrame: TimeFrame;
     decimals: number;
     sessions: string[];
+    times: string[];
     open: number[];
     high: number[];
     low: number[];
