@@ -57,7 +57,6 @@ final class MarkController extends Controller
         $days = $this->charts->series($candidate->instrument, $bars);
 
         return Inertia::render('MarkAndPlan', [
-            'plan' => $this->presenter->plan($candidate->plan),
             'links' => $this->presenter->links($candidate->plan),
             'chart' => $this->charts->chart($timeFrame === TimeFrame::Day ? $days : $this->charts->framed($candidate->instrument, $timeFrame, $bars), $bars),
             'workbench' => fn () => $this->presenter->workbench($candidate, $days),

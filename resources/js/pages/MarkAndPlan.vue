@@ -1,282 +1,89 @@
 <script setup lang="ts">
-import { Link, router } from '@inertiajs/vue3';
-import Button from 'primevue/button';
-import InputText from 'primevue/inputtext';
-import Select from 'primevue/select';
+import { router } from '@inertiajs/vue3';
 import SelectButton from 'primevue/selectbutton';
-import { useToast } from 'primevue/usetoast';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, toRef } from 'vue';
+import { FRAMES } from '@/chart/frames';
+import Ladder from '@/chart/Ladder.vue';
+import type { PriceLine } from '@/chart/lines';
+import PriceChart from '@/chart/PriceChart.vue';
+import { near, priceScale } from '@/chart/scales';
+import { useChartView } from '@/chart/view';
 import AppShell from '@/components/AppShell.vue';
-import UndoButtons from '@/components/UndoButtons.vue';
+import CandidateRail from '@/components/CandidateRail.vue';
+import ChosenRow from '@/components/ChosenRow.vue';
+import NewLevel from '@/components/NewLevel.vue';
+import PassForm from '@/components/PassForm.vue';
 import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
-import Ladder from '@/chart/Ladder.vue';
-import PriceChart from '@/chart/PriceChart.vue';
-import { FRAMES } from '@/chart/frames';
-import type { PriceLine } from '@/chart/lines';
-import { lastBars, near, priceScale, type Window } from '@/chart/scales';
-import { Refusal, send } from '@/lib/http';
+import UndoButtons from '@/components/UndoButtons.vue';
+import { useBench } from '@/lib/bench';
 import { useShortcuts } from '@/lib/keys';
+import { useMovingPrice } from '@/lib/moving';
+import { signed, snap, type Grid } from '@/lib/price';
 import { useUndo } from '@/lib/undo';
-import { draggedR, nudge, signed, snap, type Grid } from '@/lib/price';
-import type { CandidateLinkData, ChartData, LadderRowData, PlanData, TimeFrame, WorkbenchData } from '@/types/data';
+import type { CandidateLinkData, ChartData, LadderRowData, TimeFrame, WorkbenchData } from '@/types/data';
 
-const props = defineProps<{ plan: PlanData; links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
+const props = defineProps<{ links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
 
-const FEWEST_BARS = 20;
-const USUAL_BARS = 110;
+/** Height of the date axis, and of what stands below the chart. */
 const AXIS = 20;
-/** Room kept below the prices for the volume. */
-const VOLUME = 0.17;
+const BELOW = 160;
 
-const toast = useToast();
-const bench = shallowRef(props.workbench);
-const errors = ref<Record<string, string>>({});
-const chosen = ref<string | null>(null);
-const drag = ref<{ key: string; price: string } | null>(null);
-const newPrice = ref('');
-const newPriceError = ref<string | null>(null);
-const kept = ref<'kept' | 'keeping'>('kept');
-const ladder = ref<InstanceType<typeof Ladder>>();
-const chartBox = ref<HTMLElement>();
-const rail = ref<HTMLElement>();
-const width = ref(600);
-const height = ref(500);
-const view = ref<Window>(lastBars(props.chart, USUAL_BARS));
-
-watch(
-    () => props.workbench,
-    (next) => {
-        const other = next.candidate.id !== bench.value.candidate.id;
-        bench.value = next;
-        if (other) {
-            errors.value = {};
-            chosen.value = null;
-            drag.value = null;
-            newPrice.value = '';
-            newPriceError.value = null;
-        }
-    },
+const { bench, errors, newLevelError, keeping, change, setRow, deleteRow, use, describe, mark, settled } = useBench(
+    toRef(props, 'workbench'),
 );
-watch(
-    () => props.chart,
-    (next, before) => {
-        const count = view.value.last - view.value.first + 1;
-        view.value = lastBars(next, next.timeFrame === before.timeFrame ? count : USUAL_BARS);
-    },
-);
-
 const candidate = computed(() => bench.value.candidate);
 const instrument = computed(() => candidate.value.instrument);
-const grid = computed<Grid>(() => ({ decimals: instrument.value.decimals, tick: instrument.value.tick }));
 const setup = computed(() => bench.value.setup);
-const base = computed(() => `/plan/mark/${candidate.value.id}`);
-const place = computed(() => props.links.findIndex((link) => link.id === candidate.value.id));
+const grid = computed<Grid>(() => ({ decimals: instrument.value.decimals, tick: instrument.value.tick }));
 
-// The scale holds still while a price is dragged: it follows what is kept.
-const y = computed(() =>
-    priceScale(
-        props.chart,
-        view.value,
-        near(
-            props.chart,
-            view.value,
-            bench.value.ladder.map((row) => row.value),
-        ),
-        height.value - AXIS,
-        VOLUME,
-    ),
-);
-const rows = computed<LadderRowData[]>(() => {
-    const moved = drag.value;
-    if (moved === null) {
-        return bench.value.ladder;
-    }
-    const entry = setup.value.scale;
-    return bench.value.ladder
-        .map((row) => {
-            if (row.key !== moved.key) {
-                return row;
-            }
-            const value = Number(moved.price);
-            return {
-                ...row,
-                price: moved.price,
-                value,
-                percent: '0',
-                atr: null,
-                r: entry === null || row.key === 'entry' || row.key === 'stop' ? null : draggedR(value, entry.entry, entry.stop),
-            };
-        })
-        .map((row) => (row.key === moved.key ? { ...row, percent: ((row.value / lastClose.value - 1) * 100).toFixed(2) } : row))
-        .sort((a, b) => b.value - a.value);
+const { moving, rows, start, move, nudgeRow, end } = useMovingPrice(bench, grid, setRow);
+const { view, zoom, pan } = useChartView(toRef(props, 'chart'));
+
+const chosen = ref<string | null>(null);
+const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
+const newPrice = ref('');
+const ladder = ref<InstanceType<typeof Ladder>>();
+const chartBox = ref<HTMLElement>();
+const width = ref(600);
+const height = ref(500);
+
+// The scale holds still while a price is moved: it follows what is kept.
+const y = computed(() => {
+    const prices = bench.value.ladder.map((row) => row.value);
+    return priceScale(props.chart, view.value, near(props.chart, view.value, prices), height.value - AXIS);
 });
-const lastClose = computed(() => bench.value.ladder.find((row) => row.kind === 'last')?.value ?? 1);
 const lines = computed<PriceLine[]>(() =>
-    rows.value.map((row) => ({
-        key: row.key,
-        kind: row.kind,
-        value: row.value,
-        price: row.price,
-        label: row.label,
-        grade: row.grade,
+    rows.value.map(({ key, kind, value, price, label, grade }) => ({
+        key,
+        kind,
+        value,
+        price,
+        label,
+        grade,
         side: setup.value.side,
-        movable: row.kind !== 'last',
+        movable: kind !== 'last',
     })),
 );
-const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
-const origins = [
-    'own reading',
-    'swing high',
-    'swing low',
-    'previous high',
-    'previous low',
-    'gap edge',
-    'round number',
-    'moving average',
-    'base',
-    'trend line',
-];
 
-/** Changes are sent one after the other, in the order in which they were made. */
-let line: Promise<unknown> = Promise.resolve();
-
-function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, alsoAt?: 'new' | 'toast'): Promise<boolean> {
-    const turn = line.then(() => sendChange(method, path, body, alsoAt));
-    line = turn;
-    return turn;
+function toLadder(key: string | null): void {
+    chosen.value = key;
+    ladder.value?.focusRow(key);
 }
 
-/** Send a change; what comes back is the whole bench. A refusal is told at its field, and the old value stays. */
-async function sendChange(
-    method: 'POST' | 'PATCH' | 'DELETE',
-    path: string,
-    body?: unknown,
-    alsoAt?: 'new' | 'toast',
-): Promise<boolean> {
-    kept.value = 'keeping';
-    const at = base.value;
-    try {
-        const next = await send<WorkbenchData>(method, `${at}${path}`, body);
-        if (at === base.value) {
-            bench.value = next;
-            errors.value = {};
-            newPriceError.value = null;
-        }
-        return true;
-    } catch (error) {
-        if (error instanceof Refusal) {
-            errors.value = alsoAt === 'new' ? {} : error.errors;
-            if (alsoAt === 'new') {
-                newPriceError.value = error.message;
-            } else if (alsoAt === 'toast') {
-                toast.add({ severity: 'warn', summary: error.message, detail: 'The price stays as it was.', life: 6000 });
-            }
-        } else {
-            toast.add({ severity: 'error', summary: (error as Error).message, life: 8000 });
-        }
-        return false;
-    } finally {
-        kept.value = 'kept';
-        router.reload({ only: ['dayLine', 'links'] });
+async function markAt(price: string): Promise<void> {
+    const key = await mark(price);
+    if (key !== null) {
+        toLadder(key);
     }
 }
 
-async function mark(price: string): Promise<void> {
-    if (await change('POST', '/levels', { price }, 'new')) {
-        const row = bench.value.ladder.find((one) => one.kind === 'level' && one.price === price);
-        chosen.value = row?.key ?? null;
-        ladder.value?.focusRow(chosen.value);
-    }
-}
-
-async function typeLevel(): Promise<void> {
-    if (newPrice.value.trim() === '') {
-        return;
-    }
-    const before = bench.value.ladder.length;
-    await change('POST', '/levels', { price: newPrice.value.trim() }, 'new');
-    if (newPriceError.value === null && bench.value.ladder.length > before) {
-        const row = bench.value.ladder.find((one) => one.kind === 'level' && Number(one.price) === Number(newPrice.value));
+async function markTyped(price: string): Promise<void> {
+    const key = await mark(price);
+    if (key !== null) {
         newPrice.value = '';
-        chosen.value = row?.key ?? null;
+        chosen.value = key;
     }
-}
-
-function setRow(row: LadderRowData, price: string): Promise<boolean> {
-    switch (row.kind) {
-        case 'level':
-            return change('PATCH', `/levels/${row.levelId}`, { price }, 'toast');
-        case 'target':
-            return change(
-                'PATCH',
-                '/setup',
-                {
-                    targets: setup.value.targets.map((target, i) => ({
-                        price: i === row.target ? price : target.price,
-                        share: target.share,
-                    })),
-                },
-                'toast',
-            );
-        default:
-            return change('PATCH', '/setup', { [row.kind]: price }, 'toast');
-    }
-}
-
-/** Delete a row; the one that takes its place is chosen, so that work goes on from there. */
-async function removeRow(row: LadderRowData): Promise<void> {
-    const place = bench.value.ladder.findIndex((one) => one.key === row.key);
-    const inLadder = document.activeElement?.closest('.ladder') !== null;
-    if (await deleteRow(row)) {
-        const next = bench.value.ladder[Math.min(place, bench.value.ladder.length - 1)];
-        chosen.value = next?.key ?? null;
-        if (inLadder) {
-            ladder.value?.focusRow(chosen.value);
-        }
-    }
-}
-
-function deleteRow(row: LadderRowData): Promise<boolean> {
-    switch (row.kind) {
-        case 'level':
-            return change('DELETE', `/levels/${row.levelId}`);
-        case 'target': {
-            const targets = setup.value.targets.filter((_, i) => i !== row.target).map(({ price, share }) => ({ price, share }));
-            const only = targets[0];
-            return change('PATCH', '/setup', {
-                targets: targets.length === 1 && only !== undefined ? [{ ...only, share: '1' }] : targets,
-            });
-        }
-        default:
-            return change('PATCH', '/setup', { [row.kind]: null });
-    }
-}
-
-function use(row: { price: string }, as: 'entry' | 'stop' | 'target'): Promise<boolean> {
-    return change('POST', '/use', { price: row.price, as }, 'toast');
-}
-
-function describe(row: LadderRowData, changes: { origin?: string; grade?: string }): Promise<boolean> {
-    return change(
-        'PATCH',
-        `/levels/${row.levelId}`,
-        { price: row.price, origin: row.label, grade: row.grade, ...changes },
-        'toast',
-    );
-}
-
-/** An origin that was typed and left is kept too. */
-function keepOrigin(row: LadderRowData, event: FocusEvent): void {
-    const typed = (event.target as HTMLInputElement).value;
-    if (typeof typed === 'string' && typed.trim() !== '' && typed !== row.label) {
-        void describe(row, { origin: typed });
-    }
-}
-
-function originDone(row: LadderRowData, event: KeyboardEvent): void {
-    void describe(row, { origin: (event.target as HTMLInputElement).value });
-    ladder.value?.focusRow(row.key);
 }
 
 /** A digit typed on the ladder begins the price of a new level. */
@@ -285,79 +92,24 @@ function beginLevel(digit: string): void {
     void nextTick(() => document.getElementById('new-level')?.focus());
 }
 
-const reason = ref('');
-const reasonError = ref<string | null>(null);
-
-function judge(state: 'kept' | 'passed'): void {
-    reasonError.value = null;
-    router.patch(
-        `/plan/candidates/${candidate.value.id}`,
-        { state, reason: state === 'passed' ? reason.value : '', readers: candidate.value.readers },
-        {
-            preserveScroll: true,
-            preserveState: true,
-            onError: (refused) => (reasonError.value = refused.reason ?? 'It could not be kept.'),
-            onSuccess: () => (reason.value = ''),
-        },
-    );
-}
-
-function startMove(key: string): void {
-    const row = bench.value.ladder.find((one) => one.key === key);
-    if (row !== undefined) {
-        drag.value = { key, price: row.price };
-    }
-}
-
-function move(value: number): void {
-    if (drag.value !== null) {
-        drag.value = { ...drag.value, price: snap(value, grid.value) };
-    }
-}
-
-// A nudged price moves at once and is kept when the keys rest, so that a run of presses is one change.
-const NUDGE_RESTS = 350;
-let nudging: number | undefined;
-
-function nudgeRow(row: LadderRowData, ticks: number): void {
-    if (drag.value !== null && drag.value.key !== row.key) {
-        void endMove();
-    }
-    drag.value = { key: row.key, price: nudge(drag.value?.key === row.key ? drag.value.price : row.price, ticks, grid.value) };
-    window.clearTimeout(nudging);
-    nudging = window.setTimeout(() => void endMove(), NUDGE_RESTS);
-}
-
-async function endMove(): Promise<void> {
-    window.clearTimeout(nudging);
-    const moved = drag.value;
-    const row = bench.value.ladder.find((one) => one.key === moved?.key);
-    if (moved !== null && row !== undefined && row.price !== moved.price) {
-        await setRow(row, moved.price);
-    }
-    if (drag.value === moved) {
-        drag.value = null;
+/** Delete a row; the one that takes its place is chosen, so that work goes on from there. */
+async function removeRow(row: LadderRowData): Promise<void> {
+    const place = bench.value.ladder.findIndex((one) => one.key === row.key);
+    const inLadder = document.activeElement?.closest('.ladder') !== null;
+    if (await deleteRow(row)) {
+        const next = bench.value.ladder[Math.min(place, bench.value.ladder.length - 1)]?.key ?? null;
+        chosen.value = next;
+        if (inLadder) {
+            ladder.value?.focusRow(next);
+        }
     }
 }
 
 function go(step: 1 | -1): void {
-    const next = props.links[place.value + step];
+    const next = props.links[props.links.findIndex((link) => link.id === candidate.value.id) + step];
     if (next !== undefined) {
         router.visit(`/plan/mark/${next.id}`);
     }
-}
-
-function zoom(factor: number): void {
-    const count = Math.round((view.value.last - view.value.first + 1) * factor);
-    const most = props.chart.sessions.length;
-    const size = Math.max(FEWEST_BARS, Math.min(most, count));
-    view.value = { first: Math.max(0, view.value.last - size + 1), last: view.value.last };
-}
-
-function pan(bars: number): void {
-    const size = view.value.last - view.value.first;
-    const last = Math.max(size, Math.min(props.chart.sessions.length - 1, view.value.last + bars));
-    view.value = { first: last - size, last };
 }
 
 /** Another time frame: the same levels on other bars. */
@@ -389,20 +141,22 @@ const { travel, undoKeys } = useUndo(
         }
     },
     async () => {
-        await endMove();
-        await line;
+        await end();
+        await settled();
     },
 );
+
+const elsewhere = { run: () => {}, told: true };
 
 useShortcuts([
     { keys: 'j', does: 'next candidate', run: () => go(1) },
     { keys: 'k', does: 'candidate before', run: () => go(-1) },
     { keys: 'm', does: 'mark a level: type its price', run: () => document.getElementById('new-level')?.focus() },
-    { keys: 'l', does: 'to the ladder', run: () => ladder.value?.focusRow(chosen.value ?? bench.value.ladder[0]?.key ?? null) },
-    { keys: 'PageUp PageDown', does: 'ladder: row above, row below', run: () => {}, told: true },
-    { keys: 'ArrowUp ArrowDown', does: 'ladder and price fields: a tick up or down, with Shift ten', run: () => {}, told: true },
-    { keys: '0 to 9', does: 'ladder: type the price of a new level', run: () => {}, told: true },
-    { keys: 'Enter', does: 'ladder: change the price', run: () => {}, told: true },
+    { keys: 'l', does: 'to the ladder', run: () => toLadder(chosen.value ?? bench.value.ladder[0]?.key ?? null) },
+    { keys: 'PageUp PageDown', does: 'ladder: row above, row below', ...elsewhere },
+    { keys: 'ArrowUp ArrowDown', does: 'ladder and price fields: a tick up or down, with Shift ten', ...elsewhere },
+    { keys: '0 to 9', does: 'ladder: type the price of a new level', ...elsewhere },
+    { keys: 'Enter', does: 'ladder: change the price', ...elsewhere },
     { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => use(row, 'entry')) },
     { keys: 's', does: 'make it the stop', run: onChosen((row) => use(row, 'stop')) },
     { keys: 't', does: 'make it a target', run: onChosen((row) => use(row, 'target')) },
@@ -443,23 +197,21 @@ const watcher = new ResizeObserver(([box]) => {
         width.value = Math.floor(box.contentRect.width);
     }
 });
+
 function measure(): void {
     const top = chartBox.value?.getBoundingClientRect().top ?? 120;
-    height.value = Math.max(320, Math.min(900, window.innerHeight - top - 20 - 140));
+    height.value = Math.max(320, Math.min(900, window.innerHeight - top - BELOW));
 }
+
 onMounted(() => {
     if (chartBox.value) {
         watcher.observe(chartBox.value);
     }
     void nextTick(measure);
-    rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
     window.addEventListener('resize', measure);
 });
 onBeforeUnmount(() => {
     watcher.disconnect();
-    if (drag.value !== null) {
-        void endMove();
-    }
     window.removeEventListener('resize', measure);
 });
 </script>
@@ -467,21 +219,8 @@ onBeforeUnmount(() => {
 <template>
     <AppShell :title="`${instrument.symbol}, mark and plan`" step="mark">
         <div class="rail">
-            <nav ref="rail" class="stops" aria-label="Candidates of the plan">
-                <Link
-                    v-for="(link, i) in links"
-                    :key="link.id"
-                    :href="`/plan/mark/${link.id}`"
-                    class="stop-over"
-                    :class="[link.state, { here: link.id === candidate.id }]"
-                    :aria-current="link.id === candidate.id ? 'page' : undefined"
-                    :title="link.setupNote"
-                >
-                    <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
-                    <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
-                </Link>
-            </nav>
-            <span class="rail-end muted">{{ kept === 'kept' ? 'Draft kept' : 'Keeping…' }}</span>
+            <CandidateRail :links="links" :here="candidate.id" />
+            <span class="kept muted">{{ keeping ? 'Keeping…' : 'Draft kept' }}</span>
             <UndoButtons :undo="bench.undo" :redo="bench.redo" @travel="travel" />
         </div>
 
@@ -516,30 +255,28 @@ onBeforeUnmount(() => {
                             :name="`${instrument.symbol} ${instrument.name}`"
                             interactive
                             :chosen="chosen"
-                            :moving="drag?.key ?? null"
-                            @place="mark(snap($event, grid))"
+                            :moving="moving"
+                            @place="markAt(snap($event, grid))"
                             @choose="chosen = $event"
-                            @move-start="startMove"
+                            @move-start="start"
                             @move="move"
-                            @move-end="endMove"
+                            @move-end="end"
                             @zoom="zoom"
                             @pan="pan"
                         />
                     </div>
                     <Ladder
                         ref="ladder"
-                        class="ladder-box"
                         :rows="rows"
                         :y="y"
                         :height="height - AXIS"
                         :side="setup.side"
-                        :grid="grid"
                         :chosen="chosen"
-                        :moving="drag?.key ?? null"
+                        :moving="moving"
                         @choose="chosen = $event"
-                        @move-start="startMove"
+                        @move-start="start"
                         @move="move"
-                        @move-end="endMove"
+                        @move-end="end"
                         @set="setRow"
                         @use="use"
                         @remove="removeRow"
@@ -548,103 +285,20 @@ onBeforeUnmount(() => {
                     />
                 </div>
                 <div class="under">
-                    <div class="chosen-row" aria-live="polite">
-                        <template v-if="chosenRow && chosenRow.kind === 'level'">
-                            <strong>{{ chosenRow.price }}</strong>
-                            <Select
-                                id="origin"
-                                :key="chosenRow.key"
-                                :model-value="chosenRow.label"
-                                :options="origins"
-                                editable
-                                size="small"
-                                class="origin-pick"
-                                aria-label="Origin of the level"
-                                @change="$event.originalEvent?.type !== 'input' && describe(chosenRow, { origin: $event.value })"
-                                @keydown.enter.stop="originDone(chosenRow, $event)"
-                                @keydown.esc.stop="ladder?.focusRow(chosen)"
-                                @keydown.stop
-                                @focusout="keepOrigin(chosenRow, $event)"
-                            />
-                            <Button
-                                :label="chosenRow.grade === 'major' ? 'Major' : 'Minor'"
-                                size="small"
-                                severity="secondary"
-                                outlined
-                                title="Turn to major or minor (g)"
-                                @click="describe(chosenRow, { grade: chosenRow.grade === 'major' ? 'minor' : 'major' })"
-                            />
-                        </template>
-                        <template v-else-if="chosenRow">
-                            <strong>{{ chosenRow.price }}</strong> {{ chosenRow.label }}
-                        </template>
-                        <template v-if="chosenRow">
-                            <span class="make">
-                                <Button
-                                    size="small"
-                                    text
-                                    severity="secondary"
-                                    title="Make it the entry (e)"
-                                    @click="use(chosenRow, 'entry')"
-                                    >Entry <kbd>e</kbd></Button
-                                >
-                                <Button
-                                    size="small"
-                                    text
-                                    severity="secondary"
-                                    title="Make it the stop (s)"
-                                    @click="use(chosenRow, 'stop')"
-                                    >Stop <kbd>s</kbd></Button
-                                >
-                                <Button
-                                    size="small"
-                                    text
-                                    severity="secondary"
-                                    title="Make it a target (t)"
-                                    @click="use(chosenRow, 'target')"
-                                    >Target <kbd>t</kbd></Button
-                                >
-                                <Button
-                                    v-if="chosenRow.kind !== 'last'"
-                                    icon="pi pi-trash"
-                                    size="small"
-                                    text
-                                    severity="secondary"
-                                    aria-label="Delete"
-                                    title="Delete (Del)"
-                                    @click="removeRow(chosenRow)"
-                                />
-                            </span>
-                        </template>
-                        <span v-else class="muted"
-                            >Choose a row of the ladder to name it, or to make it the entry, stop or target.</span
-                        >
-                    </div>
-                    <form class="new" @submit.prevent="typeLevel">
-                        <label for="new-level">Level at</label>
-                        <InputText
-                            id="new-level"
-                            v-model="newPrice"
-                            size="small"
-                            inputmode="decimal"
-                            autocomplete="off"
-                            :invalid="newPriceError !== null"
-                            placeholder="price"
-                            @keydown.esc="newPrice = ''"
-                        />
-                        <Button type="submit" label="Mark" size="small" severity="secondary" outlined />
-                        <span class="muted">or click in the chart</span>
-                        <p v-if="newPriceError" class="error" role="alert">{{ newPriceError }}</p>
-                    </form>
+                    <ChosenRow
+                        :row="chosenRow"
+                        @describe="describe"
+                        @use="use"
+                        @remove="removeRow"
+                        @done="ladder?.focusRow(chosen)"
+                    />
+                    <NewLevel v-model="newPrice" :error="newLevelError" @mark="markTyped" />
                 </div>
                 <div class="read-out">
-                    <p v-if="setup.sentence" class="sentence" :class="setup.side">{{ setup.sentence }}</p>
+                    <p v-if="setup.sentence" class="sentence">{{ setup.sentence }}</p>
+                    <p v-else-if="setup.begun" class="sentence muted">The setup still needs {{ setup.missing.join(' and ') }}.</p>
                     <p v-else class="sentence muted">
-                        {{
-                            setup.begun
-                                ? `The setup still needs ${setup.missing.join(' and ')}.`
-                                : 'No setup yet: choose a level and press e for the entry, s for the stop, t for a target.'
-                        }}
+                        No setup yet: choose a level and press e for the entry, s for the stop, t for a target.
                     </p>
                     <RStrip v-if="setup.strip" :strip="setup.strip" :width="280" labels />
                 </div>
@@ -658,7 +312,6 @@ onBeforeUnmount(() => {
                     </span>
                     <span v-if="bench.atr !== null">ATR(14) {{ bench.atr }}</span>
                 </p>
-
                 <SetupEditor
                     :setup="setup"
                     :grid="grid"
@@ -666,29 +319,7 @@ onBeforeUnmount(() => {
                     @change="change('PATCH', '/setup', $event)"
                     @clear="change('DELETE', '/setup')"
                 />
-                <form class="verdict" @submit.prevent="judge('passed')">
-                    <h2>{{ candidate.state === 'passed' ? 'Passed' : 'Not worth a plan?' }}</h2>
-                    <template v-if="candidate.state === 'passed'">
-                        <p>{{ candidate.reason }}</p>
-                        <Button label="Keep it after all" size="small" severity="secondary" outlined @click="judge('kept')" />
-                    </template>
-                    <template v-else>
-                        <div class="pass-line">
-                            <InputText
-                                id="pass-reason"
-                                v-model="reason"
-                                size="small"
-                                maxlength="200"
-                                placeholder="reason, published with the plan"
-                                aria-label="Reason to pass it"
-                                :invalid="reasonError !== null"
-                                fluid
-                            />
-                            <Button type="submit" label="Pass" size="small" severity="secondary" outlined />
-                        </div>
-                        <p v-if="reasonError" class="error" role="alert">{{ reasonError }}</p>
-                    </template>
-                </form>
+                <PassForm :candidate="candidate" />
             </aside>
         </div>
     </AppShell>
@@ -703,46 +334,7 @@ onBeforeUnmount(() => {
     padding: 0 16px;
     border-bottom: 1px solid var(--hair);
 }
-.stops {
-    display: flex;
-    flex: 1;
-    gap: 2px;
-    min-width: 0;
-    overflow-x: auto;
-    scrollbar-width: none;
-    mask-image: linear-gradient(to right, transparent, #000 16px calc(100% - 24px), transparent);
-    padding-left: 8px;
-    margin-left: -8px;
-}
-.stop-over {
-    display: inline-flex;
-    flex: none;
-    align-items: center;
-    gap: 4px;
-    padding: 2px 8px;
-    text-decoration: none;
-    white-space: nowrap;
-    border-bottom: 2px solid transparent;
-    color: var(--ink-2);
-}
-.stop-over .no {
-    font-size: 11px;
-    color: var(--ink-3);
-}
-.stop-over .pi {
-    font-size: 11px;
-}
-.stop-over.passed {
-    text-decoration: line-through;
-    color: var(--ink-3);
-}
-.stop-over.here {
-    color: var(--ink);
-    font-weight: 650;
-    border-color: var(--ink);
-}
-.rail-end {
-    margin-left: auto;
+.kept {
     padding: 0 8px;
     font-size: 12px;
     white-space: nowrap;
@@ -773,6 +365,16 @@ onBeforeUnmount(() => {
     font-weight: 400;
     color: var(--ink-2);
 }
+.frames {
+    align-self: center;
+}
+.frames :deep(.p-togglebutton-content) {
+    padding: 0 7px;
+}
+.frames :deep(.p-togglebutton-checked .p-togglebutton-label) {
+    color: var(--ink);
+    font-weight: 650;
+}
 .facts {
     display: flex;
     flex-wrap: wrap;
@@ -785,17 +387,8 @@ onBeforeUnmount(() => {
 .facts span {
     white-space: nowrap;
 }
-.frames {
-    align-self: center;
-}
-.frames :deep(.p-togglebutton-content) {
-    padding: 0 7px;
-}
-.frames :deep(.p-togglebutton-checked .p-togglebutton-label) {
-    color: var(--ink);
-    font-weight: 650;
-}
-.side-by-side {
+.side-by-side,
+.under {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 336px;
     gap: 4px;
@@ -804,64 +397,9 @@ onBeforeUnmount(() => {
     min-width: 0;
 }
 .under {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 336px;
     align-items: center;
-    gap: 4px;
     min-height: 40px;
     border-top: 1px solid var(--hair);
-}
-.new {
-    flex-wrap: wrap;
-    justify-content: flex-end;
-}
-.verdict {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 8px;
-    margin-top: 16px;
-    padding-top: 12px;
-    border-top: 1px solid var(--hair);
-}
-.pass-line {
-    display: flex;
-    gap: 8px;
-    width: 100%;
-}
-.new,
-.chosen-row,
-.make {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    white-space: nowrap;
-}
-.make {
-    gap: 0;
-}
-.make kbd {
-    margin-left: 4px;
-}
-.new label {
-    font-weight: 600;
-}
-.new :deep(input) {
-    width: 92px;
-    text-align: right;
-}
-.new .muted,
-.chosen-row .muted {
-    font-size: 13px;
-}
-.error {
-    color: var(--stop);
-    font-size: 13px;
-    white-space: normal;
-    line-height: 16px;
-}
-.origin-pick {
-    width: 148px;
 }
 .read-out {
     display: grid;
@@ -869,16 +407,12 @@ onBeforeUnmount(() => {
     gap: 24px;
     align-items: center;
     min-height: 72px;
-    border-top: 1px solid var(--hair);
     padding-top: 8px;
+    border-top: 1px solid var(--hair);
 }
 .sentence {
     font: 400 16px/22px var(--serif);
     text-wrap: pretty;
-}
-.sentence.long,
-.sentence.short {
-    color: var(--ink);
 }
 .sentence.muted {
     color: var(--ink-3);
