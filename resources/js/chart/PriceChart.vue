@@ -65,6 +65,7 @@ const averages = computed(() =>
     })),
 );
 const months = computed(() => dateMarks(props.chart, props.window, bars.value.slot));
+const longer = computed(() => ['1w', '1mo', '3mo'].includes(props.chart.timeFrame));
 const frameName = computed(() => FRAMES.find((frame) => frame.value === props.chart.timeFrame)?.name ?? '');
 const priceTicks = computed(() => props.y.ticks(Math.max(3, Math.floor(plotHeight.value / 64))));
 const rMarks = computed(() => (props.scale === null ? [] : rTicks(props.y, props.scale.entry, props.scale.stop)));
@@ -214,8 +215,10 @@ function wheel(event: WheelEvent): void {
 <template>
     <figure class="chart">
         <figcaption v-if="!tags" class="reading">
-            <strong>{{ reading.date }}{{ reading.time ? `, ${reading.time}` : '' }}</strong>
-            <span v-if="frameName !== 'day'">{{ frameName }}</span>
+            <strong
+                >{{ longer ? `${frameName} from ` : '' }}{{ reading.date }}{{ reading.time ? `, ${reading.time}` : '' }}</strong
+            >
+            <span v-if="reading.time">{{ frameName }}</span>
             <span v-if="reading.unfinished" class="look">under way</span>
             <span>O {{ reading.open }}</span>
             <span>H {{ reading.high }}</span>

@@ -103,6 +103,15 @@ describe('scales', () => {
         expect(dateMarks(quarters, { first: 0, last: 3 }, 50)).toEqual([{ index: 2, label: '2026' }]);
     });
 
+    it('names the year again when it changes between two labels', () => {
+        const weeks: ChartData = {
+            ...chart,
+            timeFrame: '1w',
+            sessions: ['2025-11-24', '2025-12-01', '2025-12-29', '2026-01-05', '2026-02-02'],
+        };
+        expect(dateMarks(weeks, { first: 0, last: 4 }, 15).map((mark) => mark.label)).toEqual(['Dec 2025', 'Feb 2026']);
+    });
+
     it('labels the first session of a month', () => {
         expect(dateMarks(chart, { first: 0, last: 3 }, 20)).toEqual([{ index: 2, label: 'Oct 2026' }]);
     });

@@ -97,6 +97,7 @@ export function dateMarks(chart: ChartData, window: Window, slot: number, room =
     const part = within ? 10 : chart.timeFrame === '1mo' || chart.timeFrame === '3mo' ? 4 : 7;
     const marks: { index: number; label: string }[] = [];
     let lastAt = -Infinity;
+    let labelled = '';
     for (let i = Math.max(1, window.first); i <= window.last; i++) {
         const now = chart.sessions[i] ?? '';
         const before = chart.sessions[i - 1] ?? '';
@@ -104,12 +105,13 @@ export function dateMarks(chart: ChartData, window: Window, slot: number, room =
             const date = new Date(`${now}T12:00:00Z`);
             const month = date.toLocaleDateString('en-GB', { month: 'short', timeZone: 'UTC' });
             const year = now.slice(0, 4);
-            const fresh = before.slice(0, 4) !== year || marks.length === 0;
             marks.push({
                 index: i,
-                label: part === 4 ? year : within ? `${date.getUTCDate()} ${month}` : fresh ? `${month} ${year}` : month,
+                label:
+                    part === 4 ? year : within ? `${date.getUTCDate()} ${month}` : year === labelled ? month : `${month} ${year}`,
             });
             lastAt = i;
+            labelled = year;
         }
     }
     return marks;
