@@ -10,7 +10,7 @@ use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Outcomes\RunStore;
 
 /**
- * What the engine says of a published setup so far: its state between two bars, and the result as of a moment.
+ * How far a published setup was followed: its run between two bars, and where it stands as of a moment.
  *
  * @phpstan-import-type RunState from RunStore
  *
@@ -20,7 +20,6 @@ use Watchpost\Core\Outcomes\RunStore;
  * @property bool                 $is_over            later bars change nothing
  * @property int                  $as_of
  * @property RunState             $run
- * @property array<string, mixed> $result
  * @property PublishedSetup       $publishedSetup
  */
 class Outcome extends Model
@@ -32,7 +31,7 @@ class Outcome extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['status' => OutcomeStatus::class, 'is_over' => 'boolean', 'run' => 'array', 'result' => 'array'];
+        return ['status' => OutcomeStatus::class, 'is_over' => 'boolean', 'run' => 'array'];
     }
 
     /** @return BelongsTo<PublishedSetup, $this> */

@@ -12,14 +12,10 @@ use App\Market\BarRepository;
 use App\Models\Outcome as OutcomeRow;
 use App\Models\PublishedSetup;
 use Brick\Math\RoundingMode;
-use Watchpost\Core\Market\ExchangeCalendar;
-use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Outcomes\Event;
 use Watchpost\Core\Outcomes\EventKind;
 use Watchpost\Core\Outcomes\Outcome;
-use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\OutcomeStatus;
-use Watchpost\Core\Outcomes\RunStore;
 use Watchpost\Core\Setups\RStrip;
 
 /** Tells the outcome of a published setup. The figures are those of the engine, as of its last evaluation. */
@@ -27,19 +23,15 @@ final readonly class OutcomePresenter
 {
     public function __construct(
         private TimeLabel $times,
-        private ExchangeCalendar $calendar,
         private BarRepository $bars,
-        private OutcomeEngine $engine,
+        private Runs $runs,
     ) {
     }
 
     public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData
     {
-        $run = RunStore::load($row->run, $sealed->setup, $sealed->grid, $sealed->costs);
-        $outcome = $this->engine->outcome($run, $row->as_of, new SessionBook($this->calendar->between(
-            $this->calendar->dateOf($sealed->setup->publishedAt),
-            $this->calendar->dateOf($row->as_of),
-        )));
+        $run = $this->runs->takeUp($sealed, $row);
+        $outcome = $this->runs->outcome($run, $row->as_of);
         $fill = $run->position->wasFilled()
             ? $sealed->setup->side->sign() * $run->position->averageFill()->toScale(0, RoundingMode::HALF_UP)->toInt()
             : null;
@@ -70,12 +62,17 @@ final readonly class OutcomePresenter
     {
         return match ($outcome->status) {
             OutcomeStatus::Waiting => 'waiting',
-            OutcomeStatus::Open => $outcome->rRealised === '0.0000' ? 'open' : 'open, part taken',
+            OutcomeStatus::Open => $this->partIsTaken($outcome) ? 'open, part taken' : 'open',
             OutcomeStatus::Closed => 'closed',
             OutcomeStatus::NotTriggered => 'not triggered',
             OutcomeStatus::Cancelled => 'cancelled before entry',
             OutcomeStatus::Void => 'void',
         };
+    }
+
+    private function partIsTaken(Outcome $outcome): bool
+    {
+        return array_filter($outcome->events, static fn (Event $event): bool => $event->kind === EventKind::Target) !== [];
     }
 
     private function missed(Outcome $outcome): ?string

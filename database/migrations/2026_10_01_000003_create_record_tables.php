@@ -39,7 +39,6 @@ return new class () extends Migration {
             $table->boolean('is_over')->index();
             $table->unsignedBigInteger('as_of');
             $table->json('run');
-            $table->json('result');
         });
     }
 

@@ -16,6 +16,7 @@ use App\Models\MarketRun;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
+use App\Record\Runs;
 use App\Record\SetupEvaluator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -139,7 +140,8 @@ final class MarketTest extends TestCase
             $stored = Outcome::query()->where('published_setup_id', $published->id)->firstOrFail();
             (new EvaluateSetup($published->id))->handle(app(SetupEvaluator::class));
             self::assertEquals($stored->toArray(), $stored->fresh()?->toArray());
-            self::assertSame($this->recomputed($published, $stored->as_of), $stored->result);
+            $run = app(Runs::class)->takeUp(app(EditionReader::class)->setup($published->edition, $published->key), $stored);
+            self::assertSame($this->recomputed($published, $stored->as_of), app(Runs::class)->outcome($run, $stored->as_of)->toArray());
         }
         self::assertSame(3, Outcome::query()->count());
         self::assertSame($edition->seal, $edition->refresh()->seal);
