@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import PriceChart from '@/chart/PriceChart.vue';
 import type { ChartMark, PriceLine } from '@/chart/lines';
 import { lastBars, near, priceScale } from '@/chart/scales';
 import { signed } from '@/lib/price';
+import { useWidth } from '@/lib/width';
 import type { EditionData, EditionPartData } from '@/types/data';
 import OutcomeFacts from './OutcomeFacts.vue';
 import RStrip from './RStrip.vue';
@@ -12,7 +13,7 @@ import RStrip from './RStrip.vue';
 const props = defineProps<{ edition: EditionData }>();
 
 const sheet = ref<HTMLElement>();
-const width = ref(700);
+const width = useWidth(sheet, 700);
 const narrow = computed(() => width.value < 620);
 const chartWidth = computed(() => (narrow.value ? width.value : Math.round(width.value * 0.6)));
 const chartHeight = computed(() => (narrow.value ? 250 : 300));
@@ -79,14 +80,6 @@ function marksOf(part: EditionPartData): ChartMark[] {
 }
 
 const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(Number(value) * 100)} %`);
-
-const watcher = new ResizeObserver(([box]) => {
-    if (box !== undefined) {
-        width.value = Math.floor(box.contentRect.width);
-    }
-});
-onMounted(() => sheet.value && watcher.observe(sheet.value));
-onBeforeUnmount(() => watcher.disconnect());
 </script>
 
 <template>

@@ -21,6 +21,7 @@ import { useShortcuts } from '@/lib/keys';
 import { useMovingPrice } from '@/lib/moving';
 import { signed, snap, type Grid } from '@/lib/price';
 import { useUndo } from '@/lib/undo';
+import { useWidth } from '@/lib/width';
 import type { CandidateLinkData, ChartData, LadderRowData, TimeFrame, WorkbenchData } from '@/types/data';
 
 const props = defineProps<{ links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
@@ -45,7 +46,7 @@ const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.val
 const newPrice = ref('');
 const ladder = ref<InstanceType<typeof Ladder>>();
 const chartBox = ref<HTMLElement>();
-const width = ref(600);
+const width = useWidth(chartBox, 600);
 const height = ref(500);
 
 // The scale holds still while a price is moved: it follows what is kept.
@@ -192,28 +193,16 @@ useShortcuts([
     { keys: 'p', does: 'to Publish', run: () => router.visit('/plan/publish') },
 ]);
 
-const watcher = new ResizeObserver(([box]) => {
-    if (box !== undefined) {
-        width.value = Math.floor(box.contentRect.width);
-    }
-});
-
 function measure(): void {
     const top = chartBox.value?.getBoundingClientRect().top ?? 120;
     height.value = Math.max(320, Math.min(900, window.innerHeight - top - BELOW));
 }
 
 onMounted(() => {
-    if (chartBox.value) {
-        watcher.observe(chartBox.value);
-    }
     void nextTick(measure);
     window.addEventListener('resize', measure);
 });
-onBeforeUnmount(() => {
-    watcher.disconnect();
-    window.removeEventListener('resize', measure);
-});
+onBeforeUnmount(() => window.removeEventListener('resize', measure));
 </script>
 
 <template>
