@@ -20,7 +20,7 @@ final readonly class UsePrice
     public function __invoke(Candidate $candidate, int $price, PlanPrice $as): void
     {
         $draft = DraftSetups::of($candidate);
-        $close = $this->bars->days($candidate->instrument, 1)->lastClose() ?? $price;
+        $close = $this->bars->lastClose($candidate->instrument) ?? $price;
         $after = match ($as) {
             PlanPrice::Entry => $draft->withEntry($price, $close),
             PlanPrice::Stop => $draft->withStop($price, $close),

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Clock;
 
-use Psr\Clock\ClockInterface;
-
 /**
  * The time of the market that is watched. No rule and no reading of bars knows another: nothing later than it exists.
  */
-interface MarketClock extends ClockInterface
+interface MarketClock
 {
     /** The present moment in Unix seconds. */
     public function moment(): int;

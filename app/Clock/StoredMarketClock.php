@@ -25,11 +25,6 @@ final readonly class StoredMarketClock implements MarketClock
         return (int) $now;
     }
 
-    public function now(): \DateTimeImmutable
-    {
-        return new \DateTimeImmutable('@'.$this->moment());
-    }
-
     public function moveTo(int $moment): void
     {
         $table = $this->db->table('market_clock');

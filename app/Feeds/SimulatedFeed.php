@@ -22,6 +22,7 @@ use Watchpost\Simulator\Simulator;
  */
 final readonly class SimulatedFeed implements MarketFeed
 {
+    private const FINE_SECONDS = 300;
     private const COARSE_SECONDS = 1_800;
 
     public function __construct(
@@ -34,18 +35,13 @@ final readonly class SimulatedFeed implements MarketFeed
 
     public function deliverUntil(int $moment): void
     {
-        $this->deliver($moment, '');
+        $this->deliverHistory($moment, '');
     }
 
     /**
      * The years before the demo begins: day bars, and bars of five minutes for the sessions from a date on.
      */
     public function deliverHistory(int $moment, string $fineFrom): void
-    {
-        $this->deliver($moment, $fineFrom);
-    }
-
-    private function deliver(int $moment, string $fineFrom): void
     {
         $listings = QuayExchange::listings();
         foreach (Instrument::query()->orderBy('id')->get() as $instrument) {
@@ -62,7 +58,7 @@ final readonly class SimulatedFeed implements MarketFeed
         $days = $fine = [];
         foreach ($this->sessionsAfter($last, $moment) as $session) {
             $isFine = $session->date >= $fineFrom;
-            $played = $this->simulator->play($listing, $state, $session, $isFine ? 300 : self::COARSE_SECONDS);
+            $played = $this->simulator->play($listing, $state, $session, $isFine ? self::FINE_SECONDS : self::COARSE_SECONDS);
             if ($isFine) {
                 $fine = [...$fine, ...array_values(array_filter($played->bars, static fn (Bar $bar): bool => $bar->end <= $moment))];
             }
@@ -89,7 +85,7 @@ final readonly class SimulatedFeed implements MarketFeed
         if ($row === null) {
             return [null, $this->simulator->begin($listing)];
         }
-        /** @var array{played: int, price: float, middle: float, heat: float, phase: string, phase_left: int} $state */
+        /** @var array{price: float, middle: float, heat: float, phase: string, phase_left: int} $state */
         $state = json_decode($row->state, true, 8, JSON_THROW_ON_ERROR);
 
         return [$row->session, ListingState::fromArray($state)];

@@ -44,14 +44,13 @@ final readonly class BarRepository
      */
     public function days(Instrument $instrument, int $count, ?int $until = null): Series
     {
-        $query = $this->query($instrument, TimeFrame::Day, $until);
-        $bars = $this->latest($query, $count);
-        $running = $this->running($instrument, $bars === [] ? 0 : $bars[count($bars) - 1]->end, $until);
-        if ($running !== null) {
-            $bars[] = $running;
-        }
+        return Series::of($instrument->grid(), TimeFrame::Day, $this->dayBars($instrument, $count, $until));
+    }
 
-        return Series::of($instrument->grid(), TimeFrame::Day, $bars);
+    /** The last price, in units; null for an instrument without bars. */
+    public function lastClose(Instrument $instrument): ?int
+    {
+        return $this->days($instrument, 1)->lastClose();
     }
 
     /**
@@ -65,9 +64,7 @@ final readonly class BarRepository
         }
         $seconds = $timeFrame->seconds();
         if ($seconds === null) {
-            $days = $this->latest($this->query($instrument, TimeFrame::Day), self::EVERY_DAY);
-            $running = $this->running($instrument, $days === [] ? 0 : $days[count($days) - 1]->end, null);
-            $small = $running === null ? $days : [...$days, $running];
+            $small = $this->dayBars($instrument, self::EVERY_DAY);
         } else {
             $small = $this->latest($this->query($instrument, TimeFrame::FiveMinutes), $count * intdiv($seconds, self::FINEST_SECONDS));
         }
@@ -92,25 +89,18 @@ final readonly class BarRepository
         return array_reverse($this->bars($query->orderByDesc('starts_at')->limit($count)));
     }
 
-    /** The running session so far as one bar, from its bars of five minutes; null outside of sessions. */
-    private function running(Instrument $instrument, int $after, ?int $until): ?Bar
+    /**
+     * Day bars, and after them the session under way so far as one bar, from its bars of five minutes.
+     *
+     * @return list<Bar>
+     */
+    private function dayBars(Instrument $instrument, int $count, ?int $until = null): array
     {
-        $bars = $this->bars($this->query($instrument, TimeFrame::FiveMinutes, $until)->where('starts_at', '>=', $after)->orderBy('starts_at'));
-        if ($bars === []) {
-            return null;
-        }
-        $last = $bars[count($bars) - 1];
+        $days = $this->latest($this->query($instrument, TimeFrame::Day, $until), $count);
+        $after = $days === [] ? 0 : $days[count($days) - 1]->end;
+        $running = $this->bars($this->query($instrument, TimeFrame::FiveMinutes, $until)->where('starts_at', '>=', $after)->orderBy('starts_at'));
 
-        return new Bar(
-            $bars[0]->start,
-            $last->end,
-            $last->session,
-            $bars[0]->open,
-            max(array_map(static fn (Bar $bar): int => $bar->high, $bars)),
-            min(array_map(static fn (Bar $bar): int => $bar->low, $bars)),
-            $last->close,
-            array_sum(array_map(static fn (Bar $bar): int => $bar->volume, $bars)),
-        );
+        return $running === [] ? $days : [...$days, Bar::join($running)];
     }
 
     private function query(Instrument $instrument, TimeFrame $timeFrame, ?int $until = null): Builder

@@ -23,7 +23,7 @@ use Watchpost\Core\Setups\TriggerKind;
  * @property bool                                     $no_chase
  * @property int|null                                 $stop
  * @property int|null                                 $cancel
- * @property list<array{price: int|null, share: string}> $targets
+ * @property list<array{price: int, share: string}> $targets
  * @property int                                      $good_for
  * @property Candidate                                $candidate
  */

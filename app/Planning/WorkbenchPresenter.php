@@ -29,7 +29,6 @@ use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Setups\Draft;
-use Watchpost\Core\Setups\DraftTarget;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Sentence;
 use Watchpost\Core\Setups\Setup;
@@ -153,9 +152,8 @@ final readonly class WorkbenchPresenter
         if ($scale === null) {
             return null;
         }
-        $targets = array_values(array_filter(array_map(static fn (DraftTarget $target): ?int => $target->price, $draft->targets), static fn (?int $price): bool => $price !== null));
 
-        return StripData::of(RStrip::planned($draft->side, $scale, $targets, $close));
+        return StripData::of(RStrip::planned($draft->side, $scale, $draft->targetPrices(), $close));
     }
 
     private function setup(Candidate $candidate, Plan $plan, Draft $draft, Series $series): SetupData
@@ -168,9 +166,7 @@ final readonly class WorkbenchPresenter
         $missing = [...($draft->entry === null ? ['entry'] : []), ...($draft->stop === null ? ['stop'] : [])];
         $targets = [];
         foreach ($draft->targets as $target) {
-            if ($target->price !== null) {
-                $targets[] = new TargetData($grid->format($target->price), $target->share, $scale?->at($target->price));
-            }
+            $targets[] = new TargetData($grid->format($target->price), $target->share, $scale?->at($target->price));
         }
 
         return new SetupData(
@@ -222,9 +218,7 @@ final readonly class WorkbenchPresenter
             $rows[] = $row('cancel', LadderRowKind::Cancel, 'cancel the wait', $draft->cancel);
         }
         foreach ($draft->targets as $i => $target) {
-            if ($target->price !== null) {
-                $rows[] = $row("target-{$i}", LadderRowKind::Target, 'target '.($i + 1), $target->price, null, $i);
-            }
+            $rows[] = $row("target-{$i}", LadderRowKind::Target, 'target '.($i + 1), $target->price, null, $i);
         }
         usort($rows, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
 

@@ -17,7 +17,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Psr\Clock\ClockInterface;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Simulator\QuayExchange;
 use Watchpost\Simulator\Simulator;
@@ -27,7 +26,6 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind(MarketClock::class, StoredMarketClock::class);
-        $this->app->bind(ClockInterface::class, MarketClock::class);
         $this->app->bind(MarketFeed::class, SimulatedFeed::class);
         $this->app->singleton(ExchangeCalendar::class, static fn (): ExchangeCalendar => QuayExchange::calendar());
         $this->app->singleton(RecordCosts::class, static fn (): RecordCosts => new RecordCosts(

@@ -115,7 +115,7 @@ final readonly class EditionComposer
             'state' => $candidate->state === CandidateState::Passed ? 'passed' : 'planned',
             'reason' => $candidate->reason,
             'readers' => $candidate->readers->value,
-            'last_close' => $grid->format($this->bars->days($instrument, 1)->lastClose() ?? 0),
+            'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => array_values($levels->map(static fn (Level $level): array => [
                 'price' => $grid->format($level->price),
                 'origin' => $level->origin,

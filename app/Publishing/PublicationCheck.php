@@ -66,7 +66,7 @@ final readonly class PublicationCheck
         } catch (InvalidInput $fault) {
             return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
         }
-        $close = $this->bars->days($candidate->instrument, 1)->lastClose();
+        $close = $this->bars->lastClose($candidate->instrument);
         $lines = [];
         if ($close !== null && $setup->wouldFillAt($close)) {
             $lines[] = new CheckLineData(false, "{$symbol}: price is at the entry already, it would be filled at the next open.", $candidate->id);

@@ -35,7 +35,7 @@ final readonly class OutcomePresenter
         $fill = $run->position->wasFilled()
             ? $sealed->setup->side->sign() * $run->position->averageFill()->toScale(0, RoundingMode::HALF_UP)->toInt()
             : null;
-        $now = $outcome->status->isAlive() ? $this->bars->days($published->instrument, 1)->lastClose() : null;
+        $now = $outcome->status->isAlive() ? $this->bars->lastClose($published->instrument) : null;
 
         return new OutcomeData(
             $outcome->status,

@@ -17,18 +17,6 @@ final readonly class PlayedSession
     /** The session as one bar. */
     public function day(): Bar
     {
-        $first = $this->bars[0];
-        $last = $this->bars[count($this->bars) - 1];
-
-        return new Bar(
-            $first->start,
-            $last->end,
-            $first->session,
-            $first->open,
-            max(array_map(static fn (Bar $bar): int => $bar->high, $this->bars)),
-            min(array_map(static fn (Bar $bar): int => $bar->low, $this->bars)),
-            $last->close,
-            array_sum(array_map(static fn (Bar $bar): int => $bar->volume, $this->bars)),
-        );
+        return Bar::join($this->bars);
     }
 }

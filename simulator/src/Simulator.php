@@ -26,7 +26,7 @@ final readonly class Simulator
     {
         $dice = new Dice($this->seed, $listing->instrument->symbol, 'begin');
 
-        return new ListingState(0, $listing->firstPrice, $listing->firstPrice, 1.0, Phase::drawn($dice), 5 + (int) (20 * $dice->uniform()));
+        return new ListingState($listing->firstPrice, $listing->firstPrice, 1.0, Phase::drawn($dice), 5 + (int) (20 * $dice->uniform()));
     }
 
     /** @param int $barSeconds length of the bars to be made, 300 for five minutes */
@@ -47,7 +47,6 @@ final readonly class Simulator
         $last = $bars[count($bars) - 1];
 
         return new PlayedSession($bars, new ListingState(
-            $state->played + 1,
             $listing->instrument->grid->toFloat($last->close),
             $phase->middle,
             $heat,
@@ -61,10 +60,10 @@ final readonly class Simulator
     {
         $left = $state->phaseLeft - 1;
         if ($left > 0) {
-            return new ListingState($state->played, $state->price, $state->middle, $state->heat, $state->phase, $left);
+            return new ListingState($state->price, $state->middle, $state->heat, $state->phase, $left);
         }
 
-        return new ListingState($state->played, $state->price, $state->price, $state->heat, Phase::drawn($dice), 8 + (int) (32 * $dice->uniform()));
+        return new ListingState($state->price, $state->price, $state->heat, Phase::drawn($dice), 8 + (int) (32 * $dice->uniform()));
     }
 
     private function gap(Dice $dice, float $move): float

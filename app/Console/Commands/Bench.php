@@ -49,7 +49,7 @@ final class Bench extends Command
     private function publish(Plan $plan, int $half, BarRepository $bars): void
     {
         foreach (Instrument::query()->where('kind', '!=', 'index')->orderBy('id')->skip($half * 5)->take(10)->get() as $instrument) {
-            $close = $bars->days($instrument, 1)->lastClose() ?? 0;
+            $close = $bars->lastClose($instrument) ?? 0;
             $price = static fn (float $share): string => $instrument->grid()->format($instrument->grid()->nearestTick($close * $share));
             $candidate = app(AddCandidate::class)($plan, $instrument);
             app(ChangeSetup::class)($candidate, ['trigger' => 'break', 'entry' => $price(1.01), 'stop' => $price(0.6), 'good_for' => 40]);

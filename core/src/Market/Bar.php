@@ -21,6 +21,27 @@ final readonly class Bar
     ) {
     }
 
+    /**
+     * Several bars as one: from the first one's start and open to the last one's end and close.
+     *
+     * @param non-empty-list<self> $bars in time order
+     */
+    public static function join(array $bars): self
+    {
+        $first = $bars[0];
+        $last = $bars[count($bars) - 1];
+        $high = $first->high;
+        $low = $first->low;
+        $volume = 0;
+        foreach ($bars as $bar) {
+            $high = max($high, $bar->high);
+            $low = min($low, $bar->low);
+            $volume += $bar->volume;
+        }
+
+        return new self($first->start, $last->end, $first->session, $first->open, $high, $low, $last->close, $volume);
+    }
+
     /** The bar with prices negated, so that a short can be judged as a long. */
     public function mirrored(): self
     {

@@ -68,25 +68,16 @@ final readonly class BarBuilder
     /** @param non-empty-list<Bar> $members */
     private function join(array $members, TimeFrame $timeFrame): Bar
     {
-        $first = $members[0];
-        $last = $members[count($members) - 1];
-        $session = $this->sessions->of($first->session, $first->start);
+        $bar = Bar::join($members);
+        $session = $this->sessions->of($bar->session, $bar->start);
         $seconds = $timeFrame->seconds();
-        $start = $seconds === null ? $first->start : $session->open + intdiv($first->start - $session->open, $seconds) * $seconds;
+        $start = $seconds === null ? $bar->start : $session->open + intdiv($bar->start - $session->open, $seconds) * $seconds;
         $end = match (true) {
             $seconds !== null => min($start + $seconds, $session->close),
             $timeFrame === TimeFrame::Day => $session->close,
-            default => $last->end,
+            default => $bar->end,
         };
-        $high = $first->high;
-        $low = $first->low;
-        $volume = 0;
-        foreach ($members as $bar) {
-            $high = max($high, $bar->high);
-            $low = min($low, $bar->low);
-            $volume += $bar->volume;
-        }
 
-        return new Bar($start, $end, $first->session, $first->open, $high, $low, $last->close, $volume);
+        return new Bar($start, $end, $bar->session, $bar->open, $bar->high, $bar->low, $bar->close, $bar->volume);
     }
 }

@@ -68,8 +68,7 @@ final readonly class Draft
     /** One more target, in its place in the order away from the entry; all take equal shares. */
     public function withTarget(int $price): self
     {
-        $prices = [...array_map(static fn (DraftTarget $target): ?int => $target->price, $this->targets), $price];
-        $prices = array_values(array_filter($prices, static fn (?int $price): bool => $price !== null));
+        $prices = [...$this->targetPrices(), $price];
         usort($prices, fn (int $a, int $b): int => ($a - $b) * $this->side->sign());
         $share = (string) BigDecimal::one()->dividedBy(count($prices), 2, RoundingMode::DOWN)->stripTrailingZeros();
 
@@ -104,6 +103,12 @@ final readonly class Draft
     public function isComplete(): bool
     {
         return $this->entry !== null && $this->stop !== null;
+    }
+
+    /** @return list<int> in units */
+    public function targetPrices(): array
+    {
+        return array_map(static fn (DraftTarget $target): int => $target->price, $this->targets);
     }
 
     /** Null until entry and stop are set. */
@@ -153,9 +158,7 @@ final readonly class Draft
             'targets' => [],
         ];
         foreach ($this->targets as $target) {
-            if ($target->price !== null) {
-                $rules['targets'][] = ['price' => $grid->format($target->price), 'share' => $target->share];
-            }
+            $rules['targets'][] = ['price' => $grid->format($target->price), 'share' => $target->share];
         }
         if ($this->cancel !== null) {
             $rules['cancel'] = ['basis' => 'touch', 'price' => $grid->format($this->cancel)];
@@ -210,14 +213,8 @@ final readonly class Draft
     private function orderProblems(PriceGrid $grid): array
     {
         $entry = $this->plannedEntry();
-        $targets = [];
-        foreach ($this->targets as $i => $target) {
-            if ($target->price !== null) {
-                $targets[$i] = $target->price;
-            }
-        }
 
-        return (new PriceOrder($this->side, $grid))->problems($entry === null ? [] : [$entry], $this->stop, $targets);
+        return (new PriceOrder($this->side, $grid))->problems($entry === null ? [] : [$entry], $this->stop, $this->targetPrices());
     }
 
     /** @return list<Problem> */

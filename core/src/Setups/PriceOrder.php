@@ -17,8 +17,8 @@ final readonly class PriceOrder
     }
 
     /**
-     * @param list<int>       $entries the planned prices of the legs, tolerance included
-     * @param array<int, int> $targets by index, in the order given
+     * @param list<int> $entries the planned prices of the legs, tolerance included
+     * @param list<int> $targets in the order given
      *
      * @return list<Problem> with the paths "stop.price" and "targets.N.price"
      */
@@ -33,7 +33,7 @@ final readonly class PriceOrder
         }
         $before = $stop;
         foreach ($targets as $i => $target) {
-            $problem = $this->targetProblem($i, $target, $entries, $before, $i === array_key_first($targets));
+            $problem = $this->targetProblem($i, $target, $entries, $before, $i === 0);
             if ($problem !== null) {
                 $problems[] = $problem;
             }
