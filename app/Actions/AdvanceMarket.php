@@ -59,8 +59,7 @@ final readonly class AdvanceMarket
 
     private function start(User $user, int $until, string $label): MarketRun
     {
-        $underWay = MarketRun::query()->whereIn('state', [MarketRunState::Queued, MarketRunState::Running])->exists();
-        if ($underWay) {
+        if (MarketRun::underWay()->exists()) {
             throw ValidationException::withMessages(['market' => 'The market is being played already. Wait for it, or cancel it.']);
         }
         $run = MarketRun::query()->create([

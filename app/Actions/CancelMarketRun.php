@@ -12,9 +12,8 @@ final class CancelMarketRun
 {
     public function __invoke(MarketRun $run): void
     {
-        MarketRun::query()
+        MarketRun::underWay()
             ->whereKey($run->id)
-            ->whereIn('state', [MarketRunState::Queued, MarketRunState::Running])
             ->update(['state' => MarketRunState::Cancelled, 'message' => 'Cancelled; what was played stays.']);
     }
 }

@@ -16,10 +16,7 @@ final class ChangeLevel
     public function __invoke(Candidate $candidate, Level $level, int $price, string $origin, LevelGrade $grade): void
     {
         $grid = $candidate->instrument->grid();
-        $other = Level::query()
-            ->where(['author_id' => $level->author_id, 'instrument_id' => $level->instrument_id, 'price' => $price])
-            ->whereKeyNot($level->id);
-        if ($other->exists()) {
+        if ($candidate->plan->levelsOn($level->instrument_id)->where('price', $price)->whereKeyNot($level->id)->exists()) {
             throw ValidationException::withMessages(['price' => "There is a level at {$grid->format($price)} already."]);
         }
         $label = $price === $level->price

@@ -20,8 +20,7 @@ final class MarkLevel
     {
         $plan = $candidate->plan;
         $written = $candidate->instrument->grid()->format($price);
-        $same = ['author_id' => $plan->author_id, 'instrument_id' => $candidate->instrument_id, 'price' => $price];
-        if (Level::query()->where($same)->exists()) {
+        if ($plan->levelsOn($candidate->instrument_id)->where('price', $price)->exists()) {
             throw ValidationException::withMessages(['price' => "There is a level at {$written} already."]);
         }
 
@@ -29,7 +28,13 @@ final class MarkLevel
             $plan,
             "mark {$written} on {$candidate->instrument->symbol}",
             $candidate->instrument_id,
-            static fn (): Level => Level::query()->create([...$same, 'origin' => $origin, 'grade' => $grade]),
+            static fn (): Level => Level::query()->create([
+                'author_id' => $plan->author_id,
+                'instrument_id' => $candidate->instrument_id,
+                'price' => $price,
+                'origin' => $origin,
+                'grade' => $grade,
+            ]),
         );
     }
 }

@@ -53,11 +53,10 @@ final readonly class PublishPlan
     {
         $now = $this->clock->moment();
         $previous = Edition::query()->lockForUpdate()->orderByDesc('number')->first();
-        $number = ($previous->number ?? 0) + 1;
-        $document = $this->composer->compose($plan, $number, $previous, $now);
+        $document = $this->composer->compose($plan, $previous, $now);
         $text = CanonicalJson::encode($document);
         $edition = Edition::query()->create([
-            'number' => $number,
+            'number' => $document['number'],
             'plan_id' => $plan->id,
             'author_id' => $plan->author_id,
             'session_date' => $plan->session_date,

@@ -11,9 +11,4 @@ enum MarketRunState: string
     case Done = 'done';
     case Cancelled = 'cancelled';
     case Failed = 'failed';
-
-    public function isUnderWay(): bool
-    {
-        return $this === self::Queued || $this === self::Running;
-    }
 }

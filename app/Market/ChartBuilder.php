@@ -17,7 +17,7 @@ use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\TimeFrame;
 
-/** The day chart of an instrument: its bars and its averages. */
+/** The chart of an instrument in a time frame: its bars and its averages. */
 final readonly class ChartBuilder
 {
     /** Bars before the first one shown, so that the averages are defined from it on. */
@@ -27,13 +27,8 @@ final readonly class ChartBuilder
     {
     }
 
-    public function series(Instrument $instrument, int $sessions, ?int $until = null): Series
-    {
-        return $this->bars->days($instrument, $sessions + self::LEAD, $until);
-    }
-
-    /** The bars of a time frame, with as many before them as the averages need. */
-    public function framed(Instrument $instrument, TimeFrame $timeFrame, int $bars): Series
+    /** The last bars of a time frame, with as many before them as the averages need. */
+    public function series(Instrument $instrument, int $bars, TimeFrame $timeFrame = TimeFrame::Day): Series
     {
         return $this->bars->series($instrument, $timeFrame, $bars + self::LEAD);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\MarketRunState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -22,6 +23,12 @@ use Illuminate\Database\Eloquent\Model;
 class MarketRun extends Model
 {
     protected $guarded = [];
+
+    /** @return Builder<self> */
+    public static function underWay(): Builder
+    {
+        return self::query()->whereIn('state', [MarketRunState::Queued, MarketRunState::Running]);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

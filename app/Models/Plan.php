@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -45,6 +46,16 @@ class Plan extends Model
     public function edition(): HasOne
     {
         return $this->hasOne(Edition::class);
+    }
+
+    /**
+     * The levels of the plan's author on an instrument.
+     *
+     * @return Builder<Level>
+     */
+    public function levelsOn(int $instrumentId): Builder
+    {
+        return Level::query()->where(['author_id' => $this->author_id, 'instrument_id' => $instrumentId]);
     }
 
     public function isDraft(): bool

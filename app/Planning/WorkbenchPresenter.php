@@ -21,11 +21,11 @@ use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Level;
 use App\Models\Plan;
-use App\Publishing\EditionComposer;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Levels\Distance;
+use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Setups\Draft;
@@ -38,7 +38,7 @@ final readonly class WorkbenchPresenter
 {
     private const SHORT_SERIES = 30;
 
-    public function __construct(private ChartBuilder $charts, private EditionComposer $composer, private TimeLabel $times)
+    public function __construct(private ChartBuilder $charts, private ExchangeCalendar $calendar, private TimeLabel $times)
     {
     }
 
@@ -77,11 +77,12 @@ final readonly class WorkbenchPresenter
         $plan = $candidate->plan;
         $atr = $this->charts->atr($series);
         $draft = DraftSetups::of($candidate);
+        $shown = $this->candidate($candidate, $plan, $series);
 
         return new WorkbenchData(
-            $this->candidate($candidate, $plan, $series),
+            $shown,
             $this->ladder($candidate, $plan, $draft, $series, $atr),
-            $this->setup($candidate, $plan, $draft, $series),
+            $this->setup($candidate, $plan, $draft, $series, $shown),
             $atr === null ? null : $series->grid->format((int) round($atr)),
             PlanHistory::nextUndo($plan),
             PlanHistory::nextRedo($plan),
@@ -103,9 +104,9 @@ final readonly class WorkbenchPresenter
             $candidate->readers,
             $close === null ? null : $series->grid->format($close),
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
-            Level::query()->where(['author_id' => $plan->author_id, 'instrument_id' => $candidate->instrument_id])->count(),
+            $plan->levelsOn($candidate->instrument_id)->count(),
             $this->setupNote($candidate),
-            $setup === null ? null : $this->sentence($setup, $series->grid),
+            $this->sentence($setup, $series->grid),
             $draft === null ? null : $this->strip($draft, $close),
         );
     }
@@ -127,23 +128,23 @@ final readonly class WorkbenchPresenter
         if (! $draft->isComplete()) {
             return null;
         }
-        $until = $this->composer->entryUntil($plan, $draft->goodFor);
+        $until = $this->goodUntil($plan, $draft);
         try {
-            return $draft->toSetup($candidate->instrument->grid(), min($until - 1, $this->publishedBefore($plan)), $until);
+            // when it will be published is not known yet, and nothing shown depends on it
+            return $draft->toSetup($candidate->instrument->grid(), $until - 1, $until);
         } catch (InvalidInput) {
             return null; // the check before publication says what is wrong
         }
     }
 
-    /** A draft is read as if published just before its session. */
-    private function publishedBefore(Plan $plan): int
+    private function goodUntil(Plan $plan, Draft $draft): int
     {
-        return $this->composer->entryUntil($plan, 1) - 86_400;
+        return $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close;
     }
 
-    private function sentence(Setup $setup, PriceGrid $grid): string
+    private function sentence(?Setup $setup, PriceGrid $grid): ?string
     {
-        return (new Sentence($grid, $this->composer->zone()))->of($setup);
+        return $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->of($setup);
     }
 
     private function strip(Draft $draft, ?int $close): ?StripData
@@ -156,7 +157,7 @@ final readonly class WorkbenchPresenter
         return StripData::of(RStrip::planned($draft->side, $scale, $draft->targetPrices(), $close));
     }
 
-    private function setup(Candidate $candidate, Plan $plan, Draft $draft, Series $series): SetupData
+    private function setup(Candidate $candidate, Plan $plan, Draft $draft, Series $series, CandidateData $shown): SetupData
     {
         $grid = $series->grid;
         $scale = $draft->rScale();
@@ -180,14 +181,14 @@ final readonly class WorkbenchPresenter
             $format($draft->cancel),
             $targets,
             $draft->goodFor,
-            $this->times->shortDay($this->composer->entryUntil($plan, $draft->goodFor)),
+            $this->times->shortDay($this->goodUntil($plan, $draft)),
             $missing,
             $setup !== null && $close !== null && $setup->wouldFillAt($close) ? ['Price is at the entry already: it would be filled at the next open.'] : [],
-            $setup === null ? null : $this->sentence($setup, $grid),
+            $shown->sentence,
             $scale === null ? null : $grid->format($scale->risk()),
             $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
             $scale === null ? null : new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
-            $this->strip($draft, $close),
+            $shown->strip,
         );
     }
 
@@ -204,7 +205,7 @@ final readonly class WorkbenchPresenter
             self::row($key, $kind, $label, $price, $series->grid, Distance::from($price, $close, $atr), $scale?->at($rOf ?? $price), $level, $target),
         ];
         $rows = [$row('last', LadderRowKind::Last, 'last close', $close)];
-        foreach (Level::query()->where(['author_id' => $plan->author_id, 'instrument_id' => $candidate->instrument_id])->get() as $level) {
+        foreach ($plan->levelsOn($candidate->instrument_id)->get() as $level) {
             $rows[] = $row("level-{$level->id}", LadderRowKind::Level, $level->origin, $level->price, $level);
         }
         if ($draft->entry !== null) {

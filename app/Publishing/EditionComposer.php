@@ -44,20 +44,21 @@ final readonly class EditionComposer
     }
 
     /**
-     * @param list<int> $leaveOut candidates that are not ready, for a preview
+     * @param Edition|null $previous the edition before, to which this one is chained
+     * @param list<int>    $leaveOut candidates that are not ready, for a preview
      *
      * @return Document
      *
      * @throws InvalidInput when the rules refuse a setup
      * @throws \LogicException              when a setup lacks its entry or stop
      */
-    public function compose(Plan $plan, int $number, ?Edition $previous, int $publishedAt, array $leaveOut = []): array
+    public function compose(Plan $plan, ?Edition $previous, int $publishedAt, array $leaveOut = []): array
     {
         $session = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
 
         return [
             'format' => self::FORMAT,
-            'number' => $number,
+            'number' => ($previous->number ?? 0) + 1,
             'kind' => 'daily',
             'author' => $plan->author->name,
             'exchange' => ['name' => $this->calendar->name, 'zone' => $this->calendar->zone->getName()],
@@ -96,11 +97,7 @@ final readonly class EditionComposer
     {
         $instrument = $candidate->instrument;
         $grid = $instrument->grid();
-        $levels = Level::query()
-            ->where('author_id', $plan->author_id)
-            ->where('instrument_id', $instrument->id)
-            ->orderByDesc('price')
-            ->get();
+        $levels = $plan->levelsOn($instrument->id)->orderByDesc('price')->get();
 
         return [
             'instrument' => [
@@ -129,7 +126,7 @@ final readonly class EditionComposer
     {
         $draft = $candidate->setup?->draft() ?? throw new \LogicException('No setup to publish.');
         $grid = $candidate->instrument->grid();
-        $entryUntil = $this->entryUntil($plan, $draft->goodFor);
+        $entryUntil = $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close;
         $setup = $draft->toSetup($grid, $publishedAt, $entryUntil);
         $scale = $draft->rScale() ?? throw new \LogicException('A setup needs entry and stop.');
 
@@ -140,18 +137,5 @@ final readonly class EditionComposer
             'risk' => $grid->format($scale->risk()),
             'targets_r' => array_map(static fn ($target): string => $scale->at($target->price), $setup->targets),
         ];
-    }
-
-    public function zone(): \DateTimeZone
-    {
-        return $this->calendar->zone;
-    }
-
-    /** The close of the last session for which an entry may wait; the session of the plan is the first. */
-    public function entryUntil(Plan $plan, int $sessions): int
-    {
-        $first = $this->calendar->session($plan->session_date) ?? throw new \LogicException("There is no session on {$plan->session_date}.");
-
-        return $this->calendar->opening($first->open - 1, $sessions)->close;
     }
 }

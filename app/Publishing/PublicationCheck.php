@@ -17,7 +17,6 @@ use Watchpost\Core\Market\ExchangeCalendar;
 final readonly class PublicationCheck
 {
     public function __construct(
-        private EditionComposer $composer,
         private ExchangeCalendar $calendar,
         private MarketClock $clock,
         private BarRepository $bars,
@@ -62,7 +61,7 @@ final readonly class PublicationCheck
         }
         try {
             $now = $this->clock->moment();
-            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->composer->entryUntil($plan, $draft->goodFor));
+            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close);
         } catch (InvalidInput $fault) {
             return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
         }

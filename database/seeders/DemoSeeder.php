@@ -182,8 +182,7 @@ final class DemoSeeder extends Seeder
                 'low' => min([PHP_INT_MAX, ...array_slice($series->low, -$sessions)]),
             ];
             foreach ($extremes as $which => $price) {
-                $marked = DB::table('levels')->where(['author_id' => $candidate->plan->author_id, 'instrument_id' => $candidate->instrument_id, 'price' => $price])->exists();
-                if (! $marked) {
+                if ($candidate->plan->levelsOn($candidate->instrument_id)->where('price', $price)->doesntExist()) {
                     (new MarkLevel())($candidate, $price, "{$sessions}-session {$which}", $grade);
                 }
             }

@@ -10,6 +10,7 @@ use App\Actions\ClearSetup;
 use App\Actions\DeleteLevel;
 use App\Actions\MarkLevel;
 use App\Actions\UsePrice;
+use App\Data\WorkbenchData;
 use App\Enums\CandidateState;
 use App\Enums\LevelGrade;
 use App\Enums\PlanPrice;
@@ -54,21 +55,25 @@ final class MarkController extends Controller
         $request->validate(['frame' => ['sometimes', Rule::enum(TimeFrame::class)]]);
         $bars = config()->integer('watchpost.chart.bars');
         $timeFrame = $request->enum('frame', TimeFrame::class) ?? TimeFrame::Day;
-        $days = $this->charts->series($candidate->instrument, $bars);
 
         return Inertia::render('MarkAndPlan', [
-            'links' => $this->presenter->links($candidate->plan),
-            'chart' => $this->charts->chart($timeFrame === TimeFrame::Day ? $days : $this->charts->framed($candidate->instrument, $timeFrame, $bars), $bars),
-            'workbench' => fn () => $this->presenter->workbench($candidate, $days),
+            'links' => fn () => $this->presenter->links($candidate->plan),
+            'chart' => fn () => $this->charts->chart($this->charts->series($candidate->instrument, $bars, $timeFrame), $bars),
+            'workbench' => fn () => $this->bench($candidate),
         ]);
     }
 
     public function workbench(Candidate $candidate): JsonResponse
     {
         $this->authorize('update', $candidate);
-        $series = $this->charts->series($candidate->instrument, config()->integer('watchpost.chart.bars'));
 
-        return new JsonResponse($this->presenter->workbench($candidate, $series));
+        return new JsonResponse($this->bench($candidate));
+    }
+
+    /** What stands on the workbench is told by the day chart, whatever time frame is shown. */
+    private function bench(Candidate $candidate): WorkbenchData
+    {
+        return $this->presenter->workbench($candidate, $this->charts->series($candidate->instrument, config()->integer('watchpost.chart.bars')));
     }
 
     public function markLevel(LevelRequest $request, Candidate $candidate, MarkLevel $mark): JsonResponse

@@ -50,7 +50,7 @@ final class PlanController extends Controller
             'check' => $lines,
             'tier' => $tier,
             'notReady' => count($notReady),
-            'edition' => $editions->preview($composer->compose($plan, ($previous->number ?? 0) + 1, $previous, $clock->moment(), $notReady), $tier),
+            'edition' => $editions->preview($composer->compose($plan, $previous, $clock->moment(), $notReady), $tier),
         ]);
     }
 

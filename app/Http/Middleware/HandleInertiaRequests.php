@@ -9,7 +9,6 @@ use App\Clock\TimeLabel;
 use App\Data\ClockData;
 use App\Data\MarketRunData;
 use App\Data\PersonData;
-use App\Enums\MarketRunState;
 use App\Models\MarketRun;
 use App\Models\User;
 use App\Planning\DayLine;
@@ -50,7 +49,7 @@ final class HandleInertiaRequests extends Middleware
         $now = $this->clock->moment();
         $running = $this->calendar->running($now);
         $next = $this->calendar->opening($now);
-        $run = MarketRun::query()->whereIn('state', [MarketRunState::Queued, MarketRunState::Running])->latest('id')->first();
+        $run = MarketRun::underWay()->latest('id')->first();
 
         return new ClockData(
             $this->times->day($now),

@@ -83,6 +83,16 @@ final readonly class ExchangeCalendar
         throw new \RuntimeException("The calendar of {$this->name} has no session near {$date}.");
     }
 
+    /**
+     * The n-th session counted from a date, that of the date being the first if there is one on it.
+     *
+     * @throws \RuntimeException as opening()
+     */
+    public function countedFrom(string $date, int $n): Session
+    {
+        return $this->opening((new \DateTimeImmutable("{$date} {$this->open}", $this->zone))->getTimestamp() - 1, $n);
+    }
+
     /** The session during which a moment falls; null outside of sessions. */
     public function running(int $moment): ?Session
     {
