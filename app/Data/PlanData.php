@@ -9,7 +9,6 @@ final readonly class PlanData
 {
     public function __construct(
         public int $id,
-        public string $sessionDate,
         public string $session,
         public string $opens,
         public string $bias,

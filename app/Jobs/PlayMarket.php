@@ -33,12 +33,14 @@ final class PlayMarket implements ShouldQueue
     public function handle(MarketAdvance $market, MarketClock $clock, ExchangeCalendar $calendar): void
     {
         $run = MarketRun::query()->findOrFail($this->runId);
-        if ($run->state !== MarketRunState::Queued) {
-            return;
-        }
         $moments = $this->moments($run, $clock, $calendar);
         $alive = $this->stillAlive();
-        $run->update(['state' => MarketRunState::Running, 'steps_total' => count($moments) + count($alive)]);
+        // begun only while it is queued: a cancel that came first stands, and a second worker leaves it alone
+        $begun = MarketRun::query()->whereKey($run->id)->where('state', MarketRunState::Queued)
+            ->update(['state' => MarketRunState::Running, 'steps_total' => count($moments) + count($alive)]);
+        if ($begun === 0) {
+            return;
+        }
         foreach ($moments as $moment) {
             if ($run->refresh()->state === MarketRunState::Cancelled) {
                 break;

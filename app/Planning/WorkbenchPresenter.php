@@ -46,7 +46,6 @@ final readonly class WorkbenchPresenter
     {
         return new PlanData(
             $plan->id,
-            $plan->session_date,
             $this->times->date($plan->session_date),
             $this->times->opening($plan->session_date),
             $plan->bias,

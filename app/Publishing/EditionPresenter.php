@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Clock\TimeLabel;
+use App\Data\ChartData;
 use App\Data\EditionData;
 use App\Data\EditionLevelData;
 use App\Data\EditionLinkData;
@@ -23,14 +24,11 @@ use App\Models\PublishedSetup;
 use App\Record\OutcomePresenter;
 use App\Record\RecordCosts;
 use Illuminate\Support\Collection;
-use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\InstrumentKind;
-use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Setups\BreakTrigger;
 use Watchpost\Core\Setups\RScale;
 use Watchpost\Core\Setups\RStrip;
-use Watchpost\Core\Setups\SetupReader;
 use Watchpost\Core\Setups\Target;
 use Watchpost\Core\Setups\TriggerKind;
 
@@ -96,14 +94,13 @@ final readonly class EditionPresenter
     private function show(array $document, Tier $tier, ?string $seal, Collection $published): EditionData
     {
         $publishedAt = (int) strtotime($document['published_at']);
+        $readable = array_filter($document['candidates'], static fn (array $candidate): bool => $tier->reads(Tier::from($candidate['readers'])));
+        $instruments = Instrument::query()->whereIn('symbol', array_map(static fn (array $candidate): string => $candidate['instrument']['symbol'], $readable))->get()->keyBy('symbol');
         $parts = [];
-        $withheld = 0;
-        foreach ($document['candidates'] as $candidate) {
-            if ($tier->reads(Tier::from($candidate['readers']))) {
-                $parts[] = $this->part($candidate, $publishedAt, $published);
-            } else {
-                ++$withheld;
-            }
+        foreach ($readable as $candidate) {
+            $chart = $this->chart($candidate, $instruments->get($candidate['instrument']['symbol']), $publishedAt);
+            $setup = isset($candidate['setup']) ? $this->setup($document, $candidate, $candidate['setup'], $published->get($candidate['setup']['key'])) : null;
+            $parts[] = $this->part($candidate, $setup, $chart);
         }
 
         return new EditionData(
@@ -118,32 +115,28 @@ final readonly class EditionPresenter
             $seal,
             $document['previous_seal'],
             $parts,
-            $withheld,
+            count($document['candidates']) - count($parts),
             (new RecordCosts($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']))->label(),
         );
     }
 
-    /**
-     * @param CandidatePart                      $candidate
-     * @param Collection<string, PublishedSetup> $published
-     */
-    private function part(array $candidate, int $publishedAt, Collection $published): EditionPartData
+    /** @param CandidatePart $candidate */
+    private function chart(array $candidate, ?Instrument $instrument, int $publishedAt): ?ChartData
     {
-        $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
-        $passed = $candidate['state'] === 'passed';
-        $instrument = Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->first();
-        $chart = null;
-        if (! $passed && $instrument !== null) {
-            $series = $this->charts->series($instrument, self::CHART_SESSIONS);
-            $chart = $this->charts->chart($series, self::CHART_SESSIONS, $publishedAt);
-        }
+        return $candidate['state'] === 'passed' || $instrument === null
+            ? null
+            : $this->charts->chart($this->charts->series($instrument, self::CHART_SESSIONS), self::CHART_SESSIONS, $publishedAt);
+    }
 
+    /** @param CandidatePart $candidate */
+    private function part(array $candidate, ?EditionSetupData $setup, ?ChartData $chart): EditionPartData
+    {
         return new EditionPartData(
             $candidate['instrument']['symbol'],
             $candidate['instrument']['name'],
             InstrumentKind::from($candidate['instrument']['kind'])->label(),
             $candidate['instrument']['currency'],
-            $passed,
+            $candidate['state'] === 'passed',
             $candidate['reason'],
             $candidate['last_close'],
             array_map(static fn (array $level): EditionLevelData => new EditionLevelData(
@@ -152,29 +145,29 @@ final readonly class EditionPresenter
                 $level['origin'],
                 LevelGrade::from($level['grade']),
             ), $candidate['levels']),
-            isset($candidate['setup']) ? $this->setup($candidate['setup'], $candidate, $grid, $published->get($candidate['setup']['key'])) : null,
+            $setup,
             $chart,
         );
     }
 
     /**
-     * @param SetupPart     $part
+     * @param Document      $document
      * @param CandidatePart $candidate
+     * @param SetupPart     $part
      */
-    private function setup(array $part, array $candidate, PriceGrid $grid, ?PublishedSetup $published): EditionSetupData
+    private function setup(array $document, array $candidate, array $part, ?PublishedSetup $published): EditionSetupData
     {
-        $setup = SetupReader::read(Node::of($part['rules'], 'setup'), $grid);
+        $sealed = $this->editions->read($document, $candidate);
+        $setup = $sealed->setup;
+        $grid = $sealed->grid;
         $scale = new RScale($setup->entryPrices()[0], $setup->stop);
-        $outcome = null;
-        if ($published?->outcome !== null) {
-            $outcome = $this->outcomes->present($published, $this->editions->setup($published->edition, $published->key), $published->outcome);
-        }
+        $outcome = $published?->outcome;
 
         return new EditionSetupData(
             $part['key'],
             $setup->side,
             $setup->legs[0]->trigger instanceof BreakTrigger ? TriggerKind::Break : TriggerKind::Touch,
-            $part['sentence'],
+            $sealed->sentence,
             $grid->format($scale->entry),
             $grid->format($setup->stop),
             $setup->cancel === null ? null : $grid->format($setup->cancel->price),
@@ -183,7 +176,7 @@ final readonly class EditionPresenter
             $this->times->full($setup->entryUntil),
             new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
             StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $grid->units($candidate['last_close']))),
-            $outcome,
+            $published === null || $outcome === null ? null : $this->outcomes->present($published, $sealed, $outcome),
         );
     }
 }

@@ -56,17 +56,21 @@ final class EditionReader
         $document = $this->document($edition);
         foreach ($document['candidates'] as $candidate) {
             if (isset($candidate['setup']) && $candidate['setup']['key'] === $key) {
-                return $this->sealed($document, $candidate);
+                return $this->read($document, $candidate);
             }
         }
         throw new \OutOfBoundsException("Edition {$edition->number} has no setup {$key}.");
     }
 
     /**
+     * The setup of a candidate, as the engine judges it and a preview shows it.
+     *
      * @param Document      $document
      * @param CandidatePart $candidate
+     *
+     * @throws \LogicException when the candidate has no setup
      */
-    private function sealed(array $document, array $candidate): SealedSetup
+    public function read(array $document, array $candidate): SealedSetup
     {
         if (! isset($candidate['setup'])) {
             throw new \LogicException('A candidate without a setup cannot be judged.');

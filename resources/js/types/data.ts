@@ -217,7 +217,6 @@ export interface PersonData {
 
 export interface PlanData {
     id: number;
-    sessionDate: string;
     session: string;
     opens: string;
     bias: string;
