@@ -21,18 +21,19 @@ final class Bollinger
      */
     public static function of(array $close, int $period, float $multiple): array
     {
-        $middle = Sma::of($close, $period);
-        $deviation = StandardDeviation::of($close, $period);
-        $upper = Columns::band($middle, $deviation, $multiple);
-        $lower = Columns::band($middle, $deviation, -$multiple);
-        $percentB = $width = [];
+        ['mean' => $middle, 'deviation' => $deviations] = Moments::of($close, $period);
+        $upper = $lower = $percentB = $width = [];
         foreach ($close as $i => $now) {
-            $top = $upper[$i];
-            $bottom = $lower[$i];
             $centre = $middle[$i];
-            $defined = $top !== null && $bottom !== null && $centre !== null;
-            $percentB[] = $defined && $top > $bottom ? ($now - $bottom) / ($top - $bottom) : null;
-            $width[] = $defined && $centre > 0.0 ? ($top - $bottom) / $centre : null;
+            if ($centre === null) {
+                $upper[] = $lower[] = $percentB[] = $width[] = null;
+                continue;
+            }
+            $reach = $multiple * $deviations[$i];
+            $upper[] = $top = $centre + $reach;
+            $lower[] = $bottom = $centre - $reach;
+            $percentB[] = $top > $bottom ? ($now - $bottom) / ($top - $bottom) : null;
+            $width[] = $centre > 0.0 ? ($top - $bottom) / $centre : null;
         }
 
         return ['upper' => $upper, 'middle' => $middle, 'lower' => $lower, 'percent_b' => $percentB, 'width' => $width];

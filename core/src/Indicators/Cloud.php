@@ -47,19 +47,12 @@ final class Cloud
      */
     private static function middle(array $high, array $low, int $period): array
     {
-        Period::check($period);
+        $tops = Extremes::highest($high, $period);
+        $bottoms = Extremes::lowest($low, $period);
         $out = [];
-        foreach ($high as $i => $top) {
-            if ($i < $period - 1) {
-                $out[] = null;
-                continue;
-            }
-            $bottom = $low[$i];
-            for ($j = $i - $period + 1; $j < $i; ++$j) {
-                $top = max($top, $high[$j]);
-                $bottom = min($bottom, $low[$j]);
-            }
-            $out[] = ($top + $bottom) / 2;
+        foreach ($tops as $i => $top) {
+            $bottom = $bottoms[$i];
+            $out[] = $top === null || $bottom === null ? null : ($top + $bottom) / 2;
         }
 
         return $out;

@@ -28,22 +28,20 @@ final class Compression
     public static function of(array $close): array
     {
         $bands = Bollinger::of($close, self::PERIOD, self::DEVIATIONS);
-        $widths = [];
+        $widths = new SortedWindow(self::MEMORY);
         $bars = $released = [];
         $lasted = 0;
         foreach ($bands['width'] as $i => $width) {
             $middle = $bands['middle'][$i];
             if ($width !== null) {
-                $widths[] = $width;
+                $widths->push($width);
             }
-            if ($width === null || $middle === null || count($widths) < self::MEMORY) {
+            if ($width === null || $middle === null || ! $widths->isFull()) {
                 $bars[] = $released[] = null;
                 continue;
             }
-            $memory = array_slice($widths, -self::MEMORY);
-            sort($memory);
-            $ends = $lasted > 0 && $width > Quantile::of($memory, self::LEFT_ABOVE);
-            $goesOn = ! $ends && ($lasted > 0 || $width <= Quantile::of($memory, self::ENTERED_BELOW));
+            $ends = $lasted > 0 && $width > $widths->quantile(self::LEFT_ABOVE);
+            $goesOn = ! $ends && ($lasted > 0 || $width <= $widths->quantile(self::ENTERED_BELOW));
             $lasted = $goesOn ? $lasted + 1 : 0;
             $bars[] = (float) $lasted;
             $released[] = $ends ? (float) ($close[$i] <=> $middle) : 0.0;

@@ -30,57 +30,33 @@ final class ExpectedRange
      */
     public static function of(array $high, array $low, array $close, int $sessions): array
     {
-        Period::check($sessions);
         $atr = Atr::of($high, $low, $close, self::ATR_PERIOD);
-        $ups = $downs = $heldLow = $heldHigh = $held = [];
+        $ups = new SortedWindow($sessions);
+        $downs = new SortedWindow($sessions);
+        $heldLow = $heldHigh = $held = [];
         $out = ['low' => [], 'high' => [], 'held_low' => [], 'held_high' => [], 'held' => []];
         $edges = null;
         foreach ($close as $i => $now) {
             $before = $i === 0 ? null : $atr[$i - 1];
             if ($before !== null && $before > 0.0) {
-                $ups[] = ($high[$i] - $close[$i - 1]) / $before;
-                $downs[] = ($low[$i] - $close[$i - 1]) / $before;
+                $ups->push(($high[$i] - $close[$i - 1]) / $before);
+                $downs->push(($low[$i] - $close[$i - 1]) / $before);
             }
-            if ($edges !== null) {
-                $lowHeld = $low[$i] >= $edges[0];
-                $highHeld = $high[$i] <= $edges[1];
-                $heldLow[] = $lowHeld ? 1 : 0;
-                $heldHigh[] = $highHeld ? 1 : 0;
-                $held[] = $lowHeld && $highHeld ? 1 : 0;
-            }
-            $edges = self::edges($ups, $downs, $sessions, $now, $atr[$i]);
+            $lowHeld = $edges === null ? null : (float) ($low[$i] >= $edges[0]);
+            $highHeld = $edges === null ? null : (float) ($high[$i] <= $edges[1]);
+            $heldLow[] = $lowHeld;
+            $heldHigh[] = $highHeld;
+            $held[] = $lowHeld === null || $highHeld === null ? null : $lowHeld * $highHeld;
+            $range = $atr[$i];
+            $edges = $range === null || ! $ups->isFull() ? null : [$now + $downs->quantile(self::LOW) * $range, $now + $ups->quantile(self::HIGH) * $range];
             $out['low'][] = $edges[0] ?? null;
             $out['high'][] = $edges[1] ?? null;
-            $out['held_low'][] = self::share($heldLow, $sessions);
-            $out['held_high'][] = self::share($heldHigh, $sessions);
-            $out['held'][] = self::share($held, $sessions);
         }
+        // the share of the last evenings is the mean of their ones and zeros
+        $out['held_low'] = Sma::of($heldLow, $sessions);
+        $out['held_high'] = Sma::of($heldHigh, $sessions);
+        $out['held'] = Sma::of($held, $sessions);
 
         return $out;
-    }
-
-    /**
-     * @param list<float> $ups
-     * @param list<float> $downs
-     *
-     * @return array{float, float}|null
-     */
-    private static function edges(array $ups, array $downs, int $sessions, float $close, ?float $atr): ?array
-    {
-        if ($atr === null || count($ups) < $sessions) {
-            return null;
-        }
-        $up = array_slice($ups, -$sessions);
-        $down = array_slice($downs, -$sessions);
-        sort($up);
-        sort($down);
-
-        return [$close + Quantile::of($down, self::LOW) * $atr, $close + Quantile::of($up, self::HIGH) * $atr];
-    }
-
-    /** @param list<int> $held */
-    private static function share(array $held, int $sessions): ?float
-    {
-        return count($held) < $sessions ? null : array_sum(array_slice($held, -$sessions)) / $sessions;
     }
 }

@@ -21,23 +21,32 @@ final class Rsi
      */
     public static function of(array $close, int $period): array
     {
-        $rises = $falls = [];
-        $before = null;
-        foreach ($close as $now) {
-            $rises[] = $before === null ? null : max(0.0, $now - $before);
-            $falls[] = $before === null ? null : max(0.0, $before - $now);
-            $before = $now;
-        }
-        $gains = Wilder::of($rises, $period);
-        $losses = Wilder::of($falls, $period);
+        Period::check($period);
         $out = [];
-        foreach ($gains as $i => $gain) {
-            $loss = $losses[$i];
-            $out[] = $gain === null || $loss === null ? null : match (true) {
-                $loss > 0.0 => 100 - 100 / (1 + $gain / $loss),
-                $gain > 0.0 => 100.0,
-                default => 50.0,
-            };
+        $gain = $loss = $before = 0.0;
+        $kept = (float) ($period - 1);
+        $length = (float) $period;
+        $i = 0;
+        foreach ($close as $now) {
+            $change = $i === 0 ? 0.0 : $now - $before;
+            $before = $now;
+            if ($i > $period) {
+                $gain *= $kept;
+                $loss *= $kept;
+            }
+            if ($change > 0.0) {
+                $gain += $change;
+            } else {
+                $loss -= $change;
+            }
+            if ($i >= $period) {
+                $gain /= $length;
+                $loss /= $length;
+                $out[] = $loss > 0.0 ? 100.0 - 100.0 / (1.0 + $gain / $loss) : ($gain > 0.0 ? 100.0 : 50.0);
+            } else {
+                $out[] = null;
+            }
+            ++$i;
         }
 
         return $out;

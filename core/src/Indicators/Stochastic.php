@@ -23,20 +23,17 @@ final class Stochastic
      */
     public static function of(array $high, array $low, array $close, int $period, int $smooth, int $d): array
     {
-        Period::check($period);
+        $tops = Extremes::highest($high, $period);
+        $bottoms = Extremes::lowest($low, $period);
         $raw = [];
         foreach ($close as $i => $now) {
-            if ($i < $period - 1) {
-                $raw[] = null;
-                continue;
-            }
-            $top = $high[$i];
-            $bottom = $low[$i];
-            for ($j = $i - $period + 1; $j < $i; ++$j) {
-                $top = max($top, $high[$j]);
-                $bottom = min($bottom, $low[$j]);
-            }
-            $raw[] = $top > $bottom ? ($now - $bottom) / ($top - $bottom) * 100 : 50.0;
+            $top = $tops[$i];
+            $bottom = $bottoms[$i];
+            $raw[] = match (true) {
+                $top === null || $bottom === null => null,
+                $top > $bottom => ($now - $bottom) / ($top - $bottom) * 100,
+                default => 50.0,
+            };
         }
         $k = Sma::of($raw, $smooth);
 

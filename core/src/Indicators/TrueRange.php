@@ -23,7 +23,14 @@ final class TrueRange
         $out = [];
         $before = null;
         foreach ($close as $i => $now) {
-            $out[] = $before === null ? null : max($high[$i] - $low[$i], abs($high[$i] - $before), abs($low[$i] - $before));
+            if ($before === null) {
+                $out[] = null;
+            } else {
+                // the same as the three-way maximum: the range, stretched to the close before
+                $top = $high[$i] > $before ? $high[$i] : $before;
+                $bottom = $low[$i] < $before ? $low[$i] : $before;
+                $out[] = $top - $bottom;
+            }
             $before = $now;
         }
 

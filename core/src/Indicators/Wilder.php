@@ -22,6 +22,8 @@ final class Wilder
     {
         Period::check($period);
         $out = [];
+        $kept = (float) ($period - 1);
+        $length = (float) $period;
         $sum = 0.0;
         $seen = 0;
         $smooth = null;
@@ -31,7 +33,7 @@ final class Wilder
                 continue;
             }
             if ($smooth !== null) {
-                $smooth = ($smooth * ($period - 1) + $value) / $period;
+                $smooth = ($smooth * $kept + $value) / $length;
             } else {
                 $sum += $value;
                 if (++$seen === $period) {

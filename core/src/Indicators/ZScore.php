@@ -20,8 +20,7 @@ final class ZScore
      */
     public static function of(array $close, int $period): array
     {
-        $mean = Sma::of($close, $period);
-        $deviation = StandardDeviation::of($close, $period);
+        ['mean' => $mean, 'deviation' => $deviation] = Moments::of($close, $period);
         $out = [];
         foreach ($close as $i => $now) {
             $m = $mean[$i];

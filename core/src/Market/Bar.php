@@ -47,4 +47,18 @@ final readonly class Bar
     {
         return new self($this->start, $this->end, $this->session, -$this->open, -$this->low, -$this->high, -$this->close, $this->volume);
     }
+
+    /** The bar with prices times a whole number. */
+    public function times(int $factor): self
+    {
+        return new self($this->start, $this->end, $this->session, $this->open * $factor, $this->high * $factor, $this->low * $factor, $this->close * $factor, $this->volume);
+    }
+
+    /** The bar on the scale on which one old unit is so many new ones; rounded to whole units, prices to at least one. */
+    public function dividedBy(float $ratio): self
+    {
+        $price = static fn (int $units): int => max(1, (int) floor($units / $ratio + 0.5));
+
+        return new self($this->start, $this->end, $this->session, $price($this->open), $price($this->high), $price($this->low), $price($this->close), (int) round($this->volume * $ratio));
+    }
 }

@@ -13,6 +13,11 @@ namespace Watchpost\Core\Market;
  */
 final readonly class BarBuilder
 {
+    /** 1 January 1970 was a Thursday. */
+    private const MONDAY = 3;
+    /** Days from 1 March of the year 0. */
+    private const BEFORE_1970 = 719_468;
+
     public function __construct(private SessionBook $sessions)
     {
     }
@@ -43,17 +48,40 @@ final readonly class BarBuilder
         return $built;
     }
 
+    /** A series of sessions as one of weeks, months or quarters; the last bar unfinished while its time runs. */
+    public function larger(Series $days, TimeFrame $timeFrame): Series
+    {
+        return Series::of($days->grid, $timeFrame, $this->build($days->bars(), $timeFrame));
+    }
+
     /** The week, month, quarter or day that a session belongs to, as a text that is the same for all of its sessions. */
     public static function period(string $date, TimeFrame $timeFrame): string
     {
-        $day = new \DateTimeImmutable($date);
-
         return match ($timeFrame) {
-            TimeFrame::Week => $day->format('o-\WW'),
-            TimeFrame::Month => $day->format('Y-m'),
-            TimeFrame::Quarter => $day->format('Y').'-Q'.intdiv((int) $day->format('n') + 2, 3),
+            TimeFrame::Week => 'week '.intdiv(self::dayNumber($date) + self::MONDAY, 7),
+            TimeFrame::Month => substr($date, 0, 7),
+            TimeFrame::Quarter => substr($date, 0, 4).'-Q'.intdiv((int) substr($date, 5, 2) + 2, 3),
             default => $date,
         };
+    }
+
+    /**
+     * Days from 1 January 1970 to a date; plain arithmetic on the calendar, since it is done for every bar.
+     *
+     * Formula: the count of days of the years, months and leap days that have passed, with years that begin in March.
+     */
+    private static function dayNumber(string $date): int
+    {
+        $month = ((int) substr($date, 5, 2) + 9) % 12;
+        $year = (int) substr($date, 0, 4) - intdiv($month, 10);
+
+        return 365 * $year + intdiv($year, 4) - intdiv($year, 100) + intdiv($year, 400) + intdiv(153 * $month + 2, 5) + (int) substr($date, 8, 2) - 1 - self::BEFORE_1970;
+    }
+
+    /** The number of a bar counted from the session's open; negative before it. */
+    private static function place(int $after, int $seconds): int
+    {
+        return (int) floor($after / $seconds);
     }
 
     private function key(Bar $bar, TimeFrame $timeFrame): string
@@ -62,7 +90,7 @@ final readonly class BarBuilder
 
         return $seconds === null
             ? self::period($bar->session, $timeFrame)
-            : $bar->session.'#'.intdiv($bar->start - $this->sessions->of($bar->session, $bar->start)->open, $seconds);
+            : $bar->session.'#'.self::place($bar->start - $this->sessions->of($bar->session, $bar->start)->open, $seconds);
     }
 
     /** @param non-empty-list<Bar> $members */
@@ -71,9 +99,10 @@ final readonly class BarBuilder
         $bar = Bar::join($members);
         $session = $this->sessions->of($bar->session, $bar->start);
         $seconds = $timeFrame->seconds();
-        $start = $seconds === null ? $bar->start : $session->open + intdiv($bar->start - $session->open, $seconds) * $seconds;
+        $start = $seconds === null ? $bar->start : $session->open + self::place($bar->start - $session->open, $seconds) * $seconds;
         $end = match (true) {
-            $seconds !== null => min($start + $seconds, $session->close),
+            // a bar of the hours after the session does not end with it
+            $seconds !== null => $start < $session->close ? min($start + $seconds, $session->close) : $start + $seconds,
             $timeFrame === TimeFrame::Day => $session->close,
             default => $bar->end,
         };

@@ -12,6 +12,7 @@ enum InstrumentKind: string
     case Pair = 'pair';
     case Future = 'future';
     case Coin = 'coin';
+    case Series = 'series';
 
     public function label(): string
     {
@@ -22,6 +23,13 @@ enum InstrumentKind: string
             self::Pair => 'Currency pair',
             self::Future => 'Future',
             self::Coin => 'Digital coin',
+            self::Series => 'Plain series',
         };
+    }
+
+    /** Whether instruments of the kind can be bought and sold; the others are only watched. */
+    public function isTraded(): bool
+    {
+        return $this !== self::Index && $this !== self::Series;
     }
 }

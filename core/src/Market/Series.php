@@ -47,6 +47,21 @@ final readonly class Series
         );
     }
 
+    /**
+     * Its bars, for building larger ones. When each ends is not kept in columns: it is told as its start.
+     *
+     * @return list<Bar>
+     */
+    public function bars(): array
+    {
+        $bars = [];
+        foreach ($this->start as $i => $start) {
+            $bars[] = new Bar($start, $start, $this->session[$i], $this->open[$i], $this->high[$i], $this->low[$i], $this->close[$i], $this->volume[$i]);
+        }
+
+        return $bars;
+    }
+
     public function count(): int
     {
         return count($this->start);
@@ -66,6 +81,18 @@ final readonly class Series
     public function closes(): array
     {
         return $this->floats($this->close);
+    }
+
+    /**
+     * Closes in currency by a key of each bar, its session say.
+     *
+     * @param list<string> $keys one for each bar
+     *
+     * @return array<string, float>
+     */
+    public function closesBy(array $keys): array
+    {
+        return array_combine($keys, $this->closes());
     }
 
     /** @return list<float> */

@@ -23,7 +23,7 @@ final readonly class Costs
         return new self(0, BigDecimal::zero());
     }
 
-    /** The costs of one unit filled or exited, in units of the grid. */
+    /** The costs of one unit filled or exited, in units of the grid, by the tick of the moment. */
     public function perUnit(PriceGrid $grid, bool $slips): BigDecimal
     {
         $commission = $this->commissionPerUnit->multipliedBy(10 ** $grid->decimals);

@@ -10,7 +10,8 @@ use Watchpost\Core\Market\Bar;
 interface FinerBars
 {
     /**
-     * The finer bars that start and end within a bar and bear its session date, in order.
+     * The finer bars that start and end within the time of a bar and bear its session date, in order. They have the
+     * prices of the market, whatever the bar's own are.
      *
      * @return list<Bar>
      */

@@ -106,10 +106,11 @@ final readonly class InsideStep
     {
         // The source knows real prices, the run those of a long.
         $mirror = $run->asPublished->side->sign() < 0;
-        $bars = $finer->within($mirror ? $bar->mirrored() : $bar);
-        if ($mirror) {
-            $bars = array_map(static fn (Bar $part): Bar => $part->mirrored(), $bars);
-        }
+        $bars = array_map(static function (Bar $part) use ($run, $mirror): Bar {
+            $scaled = $run->scale->bar($part);
+
+            return $mirror ? $scaled->mirrored() : $scaled;
+        }, $finer->within($bar));
         if ($bars === []) {
             return [];
         }

@@ -29,7 +29,9 @@ final readonly class OutcomeEngine
         if ($run->lastBarStart !== null && $bar->start <= $run->lastBarStart) {
             throw new \LogicException('Bars must be fed in time order, each once.');
         }
-        $long = $run->asPublished->side->sign() > 0 ? $bar : $bar->mirrored();
+        $run->factor = $run->scale->factor($bar->session);
+        $scaled = $run->scale->bar($bar);
+        $long = $run->asPublished->side->sign() > 0 ? $scaled : $scaled->mirrored();
         $run->lastBarStart = $long->start;
         $run->lastClose = $long->close;
         if ($long->start < $run->setup->publishedAt || $run->isOver()) {

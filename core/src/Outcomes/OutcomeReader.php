@@ -11,6 +11,7 @@ use Watchpost\Core\Market\BarReader;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Session;
 use Watchpost\Core\Market\SessionBook;
+use Watchpost\Core\Market\Split;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\SetupReader;
 
@@ -20,14 +21,14 @@ final class OutcomeReader
     private const BASE_TIME_FRAMES = ['5m', '30m', '1h', '4h', '1d'];
 
     /** Parts of rules.md that this version cannot judge yet. */
-    private const NOT_YET = ['setups', 'updates', 'splits', 'others'];
+    private const NOT_YET = ['setups', 'updates', 'others'];
 
     /** @throws InvalidInput */
     public static function read(Node $node): OutcomeRequest
     {
         $keys = $node->object(
             ['instrument', 'setup', 'timeframe', 'bars', 'as_of'],
-            ['costs', 'sessions', 'finer', ...self::NOT_YET],
+            ['costs', 'sessions', 'finer', 'splits', ...self::NOT_YET],
         );
         foreach (self::NOT_YET as $key) {
             if (isset($keys[$key]) && ! $keys[$key]->isEmpty()) {
@@ -42,7 +43,7 @@ final class OutcomeReader
         $bars = (new BarReader($grid, $timeFrame, $sessions))->read($keys['bars']);
         $finer = isset($keys['finer']) ? self::finer($keys['finer'], $grid, $timeFrame, $sessions) : new FinerBarList();
 
-        return new OutcomeRequest($grid, $setup, $costs, $bars, $finer, $sessions, $keys['as_of']->time());
+        return new OutcomeRequest($grid, $setup, $costs, $bars, $finer, $sessions, $keys['as_of']->time(), isset($keys['splits']) ? self::splits($keys['splits']) : []);
     }
 
     private static function grid(Node $node): PriceGrid
@@ -92,6 +93,28 @@ final class OutcomeReader
         }
 
         return $sessions;
+    }
+
+    /** @return list<Split> */
+    private static function splits(Node $node): array
+    {
+        $splits = [];
+        $before = '';
+        foreach ($node->list() as $item) {
+            $keys = $item->object(['session', 'ratio']);
+            $date = $keys['session']->date();
+            $ratio = $keys['ratio']->decimal();
+            if (! $ratio->isPositive()) {
+                throw $keys['ratio']->fail('must be above 0');
+            }
+            if ($date <= $before) {
+                throw $item->fail('the splits are out of order or doubled');
+            }
+            $before = $date;
+            $splits[] = new Split($date, $ratio);
+        }
+
+        return $splits;
     }
 
     private static function finer(Node $node, PriceGrid $grid, TimeFrame $base, SessionBook $sessions): FinerBars

@@ -45,8 +45,8 @@ final readonly class OutcomeWriter
             rRealised: $filled ? $this->inR($realised) : null,
             rOpen: $filled ? $this->inR($open) : null,
             percent: $average === null || $perUnit === null ? null : $this->round($perUnit->dividedBy($average->abs())->multipliedBy(100), self::PERCENT_DECIMALS),
-            perUnit: $perUnit === null ? null : $this->run->grid->formatExact($perUnit),
-            averageFill: $average === null ? null : $this->run->grid->formatExact($average->multipliedBy($sign), self::AVERAGE_EXTRA_DECIMALS),
+            perUnit: $perUnit === null ? null : $this->run->grid->formatExact($perUnit->dividedBy($this->run->factor)),
+            averageFill: $average === null ? null : $this->run->grid->formatExact($average->multipliedBy($sign)->dividedBy($this->run->factor), self::AVERAGE_EXTRA_DECIMALS),
             filledShare: SetupRun::share($position->filled),
             // The risk per unit is P over the shares counted in it, and these add up to 1.
             mfeR: $average === null ? null : $this->inR($this->run->excursion->gainAgainst($average)),
@@ -94,7 +94,7 @@ final readonly class OutcomeWriter
 
         return [
             'leg' => $leg->name,
-            'price' => $this->run->grid->format($missed->distance),
+            'price' => $this->run->told($missed->distance, $this->run->scale->factor($missed->session)),
             'percent' => $this->round(BigRational::nd($missed->distance * 100, abs($leg->trigger->plannedPrice())), self::PERCENT_DECIMALS),
             'session' => $missed->session,
         ];

@@ -16,7 +16,7 @@ use Watchpost\Core\Setups\Setup;
  *     events: list<array{int, ?string, string, array<string, string|int|bool>, bool}>, stop: int, stop_moved: bool,
  *     reached: list<int>, first_fill_at: ?int, closed_at: ?int, target_first: ?string,
  *     missed_by: array{int, int, string}|null, last_end: ?string, sessions_seen: int, last_held_session: ?string,
- *     last_bar_start: ?int, last_close: ?int
+ *     last_bar_start: ?int, last_close: ?int, factor?: int, scale?: int
  * }
  */
 final class RunStore
@@ -41,13 +41,15 @@ final class RunStore
             'last_held_session' => $run->lastHeldSession,
             'last_bar_start' => $run->lastBarStart,
             'last_close' => $run->lastClose,
+            'factor' => $run->factor,
+            'scale' => $run->scale->published,
         ];
     }
 
     /** @param RunState $state */
-    public static function load(array $state, Setup $setup, PriceGrid $grid, Costs $costs): SetupRun
+    public static function load(array $state, Setup $setup, PriceGrid $grid, Costs $costs, SplitScale $scale = new SplitScale()): SetupRun
     {
-        $run = new SetupRun($setup, $grid, $costs);
+        $run = new SetupRun($setup, $grid, $costs, $scale);
         foreach ($state['legs'] as $i => $status) {
             $run->legs[$i]->status = LegStatus::from($status);
         }
@@ -66,6 +68,7 @@ final class RunStore
         $run->lastHeldSession = $state['last_held_session'];
         $run->lastBarStart = $state['last_bar_start'];
         $run->lastClose = $state['last_close'];
+        $run->factor = $state['factor'] ?? $scale->published;
 
         return $run;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Watchpost\Core\Outcomes;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Setups\Leg;
@@ -45,9 +46,20 @@ final class SetupRun
     public ?int $lastBarStart = null;
     public ?int $lastClose = null;
 
-    public function __construct(public readonly Setup $asPublished, public readonly PriceGrid $grid, public readonly Costs $costs)
-    {
-        $this->setup = $asPublished->asLong();
+    /** What a unit of the last bar's prices is worth on the scale of the run. */
+    public int $factor;
+
+    /**
+     * @param SplitScale $scale on which the run is judged; prices are turned back when they are told
+     */
+    public function __construct(
+        public readonly Setup $asPublished,
+        public readonly PriceGrid $grid,
+        public readonly Costs $costs,
+        public readonly SplitScale $scale = new SplitScale(),
+    ) {
+        $this->setup = $asPublished->times($scale->published)->asLong();
+        $this->factor = $scale->published;
         $this->legs = array_map(static fn (Leg $leg): LegState => new LegState($leg), $this->setup->legs);
         $this->stop = $this->setup->stop;
         $this->position = new Position();
@@ -98,7 +110,7 @@ final class SetupRun
             $this->excursion->settle($this->position->averageFill());
         }
         $state->status = LegStatus::Filled;
-        $this->position->fill($state->leg->share, $price, $this->costs->perUnit($this->grid, $state->leg->trigger->paysSlippage()));
+        $this->position->fill($state->leg->share, $price, $this->costs($state->leg->trigger->paysSlippage()));
         $this->trace->held = true;
         $this->firstFillAt ??= $bar->start;
         $this->events[] = Event::in($bar, EventKind::Fill, [
@@ -119,7 +131,7 @@ final class SetupRun
     public function stopOut(int $price, Bar $bar, bool $gap = false, bool $assumed = false): void
     {
         $share = $this->position->open;
-        $this->position->exit($share, $price, $this->costs->perUnit($this->grid, true));
+        $this->position->exit($share, $price, $this->costs(true));
         $this->trace->stoppedAt = $price;
         $this->closedAt = $bar->start;
         $this->events[] = Event::in($bar, EventKind::Stop, [
@@ -143,7 +155,7 @@ final class SetupRun
             ? $this->position->open
             : BigDecimal::min($target->share->multipliedBy($this->position->filled), $this->position->open);
         $this->reached[$index] = true;
-        $this->position->exit($share, $price, $this->costs->perUnit($this->grid, false));
+        $this->position->exit($share, $price, $this->costs(false));
         $this->closedAt = $bar->start;
         $this->events[] = Event::in($bar, EventKind::Target, [
             'number' => $index + 1,
@@ -201,10 +213,22 @@ final class SetupRun
         $this->lastEnd = $status;
     }
 
-    /** A price of the long, as the instrument's own decimal string. */
+    /** A price of the long as the instrument's own decimal string, on the scale of the last bar. */
     public function price(int $units): string
     {
-        return $this->grid->format($this->asPublished->side->sign() * $units);
+        return $this->told($this->asPublished->side->sign() * $units, $this->factor);
+    }
+
+    /** Units of the run as a decimal string, on a scale on which one of them is worth so much. */
+    public function told(int $units, int $factor): string
+    {
+        return $factor === 1 ? $this->grid->format($units) : $this->grid->formatExact(BigRational::nd($units, $factor));
+    }
+
+    /** Commission and slippage of one unit as published, by the units and ticks of the last bar. */
+    private function costs(bool $slips): BigDecimal
+    {
+        return $this->costs->perUnit($this->grid, $slips)->multipliedBy($this->factor);
     }
 
     public static function share(BigDecimal $share): string

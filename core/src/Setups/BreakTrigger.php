@@ -38,6 +38,11 @@ final readonly class BreakTrigger implements Trigger
         return new self(-$this->price, $this->noChase);
     }
 
+    public function times(int $factor): self
+    {
+        return new self($this->price * $factor, $this->noChase);
+    }
+
     public function plannedPrice(): int
     {
         return $this->price;

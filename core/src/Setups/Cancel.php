@@ -16,6 +16,11 @@ final readonly class Cancel
         return new self(-$this->price, $this->side);
     }
 
+    public function times(int $factor): self
+    {
+        return new self($this->price * $factor, $this->side);
+    }
+
     /** Whether trading at a price meets it. */
     public function isMetAt(int $price): bool
     {

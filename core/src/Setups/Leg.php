@@ -17,4 +17,9 @@ final readonly class Leg
     {
         return new self($this->name, $this->share, $this->trigger->mirrored());
     }
+
+    public function times(int $factor): self
+    {
+        return new self($this->name, $this->share, $this->trigger->times($factor));
+    }
 }

@@ -44,6 +44,20 @@ final readonly class Setup
         );
     }
 
+    /** The setup with prices times a whole number. */
+    public function times(int $factor): self
+    {
+        return $factor === 1 ? $this : new self(
+            $this->side,
+            $this->publishedAt,
+            $this->entryUntil,
+            array_map(static fn (Leg $leg): Leg => $leg->times($factor), $this->legs),
+            $this->stop * $factor,
+            array_map(static fn (Target $target): Target => $target->times($factor), $this->targets),
+            $this->cancel?->times($factor),
+        );
+    }
+
     /**
      * The planned price of each leg, tolerance included: for a long touch price + within, for a short price - within.
      *

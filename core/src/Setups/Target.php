@@ -17,4 +17,9 @@ final readonly class Target
     {
         return new self(-$this->price, $this->share);
     }
+
+    public function times(int $factor): self
+    {
+        return new self($this->price * $factor, $this->share);
+    }
 }

@@ -35,6 +35,11 @@ final readonly class TouchTrigger implements Trigger
         return new self(-$this->price, $this->within);
     }
 
+    public function times(int $factor): self
+    {
+        return new self($this->price * $factor, $this->within * $factor);
+    }
+
     public function plannedPrice(): int
     {
         return $this->price + $this->within;

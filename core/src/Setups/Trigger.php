@@ -26,6 +26,9 @@ interface Trigger
     /** The trigger on negated prices. */
     public function mirrored(): self;
 
+    /** The trigger with prices times a whole number. */
+    public function times(int $factor): self;
+
     /** The price, in units, from which planned risk counts and at which an inside fill is made. */
     public function plannedPrice(): int;
 

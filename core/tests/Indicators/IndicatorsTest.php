@@ -21,12 +21,12 @@ use Watchpost\Core\Indicators\ExpectedRange;
 use Watchpost\Core\Indicators\Inputs;
 use Watchpost\Core\Indicators\Keltner;
 use Watchpost\Core\Indicators\Macd;
+use Watchpost\Core\Indicators\Moments;
 use Watchpost\Core\Indicators\Quantile;
 use Watchpost\Core\Indicators\RelativeVolume;
 use Watchpost\Core\Indicators\RollingReturn;
 use Watchpost\Core\Indicators\Rsi;
 use Watchpost\Core\Indicators\Sma;
-use Watchpost\Core\Indicators\StandardDeviation;
 use Watchpost\Core\Indicators\Stochastic;
 use Watchpost\Core\Indicators\TrueRange;
 use Watchpost\Core\Indicators\Vwap;
@@ -125,7 +125,7 @@ final class IndicatorsTest extends TestCase
     {
         $flat = array_fill(0, 25, 0.1);
 
-        self::assertSame(0.0, StandardDeviation::of($flat, 20)[24]);
+        self::assertSame(0.0, Moments::of($flat, 20)['deviation'][24]);
         self::assertNull(ZScore::of($flat, 20)[24]);
         self::assertNull(Bollinger::of($flat, 20, 2.0)['percent_b'][24]);
         self::assertSame(0.0, Bollinger::of($flat, 20, 2.0)['width'][24]);

@@ -55,6 +55,39 @@ final class OutcomeTest extends TestCase
             ['expired'],
             ['status' => 'not_triggered', 'missed_by' => ['leg' => 'entry', 'price' => '0.00', 'percent' => '0.00', 'session' => '2026-10-15']],
         ];
+        yield 'T58 a split scales a waiting setup, and prices are told as they trade' => [
+            Scenario::touch('long', '62.00', '58.00')->targets(['70.00' => '1'])->split('2026-10-20', '3')
+                ->day('63.10/63.90/62.80/63.00')->day('63.00/63.50/62.40/62.90')->day('20.80/20.90/20.55/20.70'),
+            ['fill 20.67 x1'],
+            ['status' => 'open', 'average_fill' => '20.6667', 'stop' => '19.33', 'r' => '0.0250', 'per_unit' => '0.03', 'percent' => '0.16', 'mae_r' => '-0.0875'],
+        ];
+        yield 'T58 an open position goes through a split unhurt' => [
+            Scenario::touch('long', '62.00', '58.00')->targets(['70.00' => '1'])->split('2026-10-16', '2')->split('2026-10-20', '0.5')
+                ->day('62.00/63.00/61.00/62.50')->day('31.00/31.50/30.50/31.25')->day('64.00/71.00/63.00/70.50'),
+            ['fill 62.00 x1', 'target 1 70.00 x1'],
+            ['status' => 'closed', 'r' => '2.0000', 'average_fill' => '62.0000', 'mae_r' => '-0.2500'],
+        ];
+        yield 'a split of 3 for 2 needs no rounding' => [
+            Scenario::break('short', '60.01', '63.00')->split('2026-10-16', '1.5')->day('61.00/61.50/60.10/60.50')->day('40.20/40.30/39.00/39.10'),
+            ['fill 40.01 x1'],
+            ['status' => 'open', 'missed_by' => null, 'stop' => '42.00', 'r' => '0.4548', 'average_fill' => '40.0067'],
+        ];
+        yield 'the nearest miss is told on the scale of its bar' => [
+            Scenario::break('long', '66.00', '58.00')->split('2026-10-16', '3')->day('62.00/63.00/61.00/62.50')->day('20.90/21.90/20.80/21.50'),
+            ['expired'],
+            ['status' => 'not_triggered', 'missed_by' => ['leg' => 'entry', 'price' => '0.10', 'percent' => '0.45', 'session' => '2026-10-16']],
+        ];
+        yield 'costs are those of the units of the time' => [
+            Scenario::break('long', '62.00', '58.00')->costs(1, '0.01')->split('2026-10-16', '2')->day('61.00/63.00/60.90/62.50')->day('28.50/28.60/28.00/28.20'),
+            ['fill 62.00 x1', 'stop 28.50 x1 gap'],
+            ['r' => '-1.2650', 'per_unit' => '-2.53'],
+        ];
+        yield 'a split from before publication is in the published prices already' => [
+            Scenario::touch('long', '20.70', '19.00')->publishedAt('2026-10-16T18:00:00Z')->split('2026-10-16', '3')
+                ->day('63.10/63.90/62.80/63.00')->day('21.00/21.20/20.90/21.10')->day('20.80/20.90/20.55/20.70'),
+            ['fill 20.70 x1'],
+            ['average_fill' => '20.7000', 'stop' => '19.00'],
+        ];
         yield 'T3 gap through the stop is out at the open' => [
             Scenario::touch('long', '47.20', '45.80')->day('47.20/47.60/47.00/47.30')->day('44.90/45.90/44.50/45.00'),
             ['fill 47.20 x1', 'stop 44.90 x1 gap'],

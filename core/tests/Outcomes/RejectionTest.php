@@ -77,6 +77,8 @@ final class RejectionTest extends TestCase
         yield 'a commission below nothing' => ['costs', ['commission_per_unit' => '-1'], 'costs.commission_per_unit', 'below 0'];
         yield 'slippage as a text' => ['costs', ['slippage_ticks' => '1'], 'costs.slippage_ticks', 'whole number'];
         yield 'a part that is not built yet is refused, not ignored' => ['setup.conditions', [['kind' => 'gap_max_percent', 'value' => '3']], 'setup.conditions', 'not supported'];
+        yield 'a split of nothing' => ['splits', [['session' => '2026-10-20', 'ratio' => '0']], 'splits.0.ratio', 'above 0'];
+        yield 'a doubled split' => ['splits', [['session' => '2026-10-20', 'ratio' => '2'], ['session' => '2026-10-20', 'ratio' => '2']], 'splits.1', 'doubled'];
         yield 'a stop by close is refused, not ignored' => ['setup.stop.basis', 'close', 'setup.stop.basis', 'not supported'];
     }
 

@@ -31,6 +31,9 @@ final class Scenario
     /** @var array<string, mixed> */
     private array $costs = [];
 
+    /** @var list<array{session: string, ratio: string}> */
+    private array $splits = [];
+
     private string $asOf = '2026-11-20T16:00:00Z';
 
     /** @param array<string, mixed> $trigger */
@@ -80,6 +83,20 @@ final class Scenario
         return $this;
     }
 
+    public function split(string $session, string $ratio): self
+    {
+        $this->splits[] = ['session' => $session, 'ratio' => $ratio];
+
+        return $this;
+    }
+
+    public function publishedAt(string $moment): self
+    {
+        $this->setup['published_at'] = $moment;
+
+        return $this;
+    }
+
     /** A day bar, in the order of the sessions from 15 October on. "open / high / low / close" */
     public function day(string $prices): self
     {
@@ -122,6 +139,7 @@ final class Scenario
             'timeframe' => '1d',
             'bars' => $this->bars,
             'finer' => ['timeframe' => '30m', 'bars' => $this->finer],
+            'splits' => $this->splits,
             'as_of' => $this->asOf,
         ];
     }
