@@ -8,8 +8,8 @@ namespace Watchpost\Simulator;
 final readonly class ListingState
 {
     /**
-     * @param float $price     last price, in currency
-     * @param float $middle    middle of the range it is pulled to
+     * @param float $price     last price, in currency, on the scale of today's units
+     * @param float $middle    middle of the range it is pulled to; of the gauge, the recent moves of the market
      * @param float $heat      how lively the last sessions were, 1 being usual
      * @param int   $phaseLeft sessions until the phase changes
      */

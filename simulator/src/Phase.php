@@ -12,6 +12,7 @@ enum Phase: string
     case Ranging = 'ranging';
     case Calm = 'calm';
     case Wild = 'wild';
+    case Runaway = 'runaway';
 
     public static function drawn(Dice $dice): self
     {
@@ -32,6 +33,7 @@ enum Phase: string
         return match ($this) {
             self::Rising => 0.13,
             self::Falling => -0.13,
+            self::Runaway => 0.45,
             default => 0.0,
         };
     }
