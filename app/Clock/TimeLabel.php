@@ -46,6 +46,18 @@ final readonly class TimeLabel
         return $this->local($moment)->format('D j M Y');
     }
 
+    /** "15 Oct 2026" */
+    public function plainDate(string $date): string
+    {
+        return (new \DateTimeImmutable($date))->format('j M Y');
+    }
+
+    /** "Thu 15 Oct 2026" */
+    public function shortDate(string $date): string
+    {
+        return (new \DateTimeImmutable($date))->format('D j M Y');
+    }
+
     /** "Thursday 15 October 2026" */
     public function date(string $date): string
     {

@@ -17,7 +17,10 @@ final readonly class ChartData
      * @param list<float>           $low
      * @param list<float>           $close
      * @param list<int>             $volume
+     * @param list<int>             $extended indexes of bars outside the regular session
      * @param list<AverageLineData> $averages
+     * @param list<PaneData>        $panes
+     * @param list<BarMarkData>     $marks
      * @param int|null              $publishedAfter index of the last bar known when the edition was published
      */
     public function __construct(
@@ -30,7 +33,10 @@ final readonly class ChartData
         public array $low,
         public array $close,
         public array $volume,
+        public array $extended,
         public array $averages,
+        public array $panes,
+        public array $marks,
         public bool $unfinished,
         public ?int $publishedAfter,
     ) {

@@ -7,7 +7,11 @@ namespace App\Data;
 /** What an edition says of one instrument. */
 final readonly class EditionPartData
 {
-    /** @param list<EditionLevelData> $levels */
+    /**
+     * @param list<EditionLevelData> $levels
+     * @param float                  $units     new units for one as published: prices are drawn divided by it
+     * @param string|null            $splitNote what splits have made of the prices
+     */
     public function __construct(
         public string $symbol,
         public string $name,
@@ -19,6 +23,8 @@ final readonly class EditionPartData
         public array $levels,
         public ?EditionSetupData $setup,
         public ?ChartData $chart,
+        public float $units,
+        public ?string $splitNote,
     ) {
     }
 }

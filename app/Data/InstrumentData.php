@@ -8,6 +8,7 @@ use App\Models\Instrument;
 
 final readonly class InstrumentData
 {
+    /** @param list<string> $labels special risks */
     public function __construct(
         public int $id,
         public string $symbol,
@@ -17,6 +18,9 @@ final readonly class InstrumentData
         public string $tick,
         public string $currency,
         public string $group,
+        public ?string $benchmark,
+        public bool $traded,
+        public array $labels,
     ) {
     }
 
@@ -31,6 +35,9 @@ final readonly class InstrumentData
             $instrument->grid()->format($instrument->tick),
             $instrument->currency,
             $instrument->group,
+            $instrument->benchmark,
+            $instrument->isTraded(),
+            $instrument->labels,
         );
     }
 }

@@ -9,7 +9,10 @@ use Watchpost\Core\Outcomes\OutcomeStatus;
 /** What happened to a published setup, told for a reader. */
 final readonly class OutcomeData
 {
-    /** @param list<OutcomeEventData> $events */
+    /**
+     * @param list<OutcomeEventData> $events
+     * @param list<string>           $remarks what else there is to know of the bars it was judged on
+     */
     public function __construct(
         public OutcomeStatus $status,
         public string $label,
@@ -28,6 +31,7 @@ final readonly class OutcomeData
         public ?string $targetFirst,
         public array $events,
         public StripData $strip,
+        public array $remarks,
     ) {
     }
 }

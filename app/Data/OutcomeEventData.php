@@ -6,7 +6,8 @@ namespace App\Data;
 
 final readonly class OutcomeEventData
 {
-    public function __construct(public string $when, public ?string $session, public string $what, public ?string $price, public ?string $share, public string $note)
+    /** @param float|null $drawnAt its price on the scale of today, for a chart */
+    public function __construct(public string $when, public ?string $session, public string $what, public ?string $price, public ?float $drawnAt, public ?string $share, public string $note)
     {
     }
 }

@@ -8,7 +8,7 @@ use App\Enums\Role;
 
 final readonly class PersonData
 {
-    public function __construct(public string $name, public Role $role, public ?string $tier, public bool $mayPublish, public bool $mayPlayMarket)
+    public function __construct(public string $name, public Role $role, public ?string $tier, public bool $mayPlan, public bool $mayPublish, public bool $mayPlayMarket)
     {
     }
 }

@@ -7,12 +7,22 @@ namespace App\Data;
 /** All that changes while a candidate is marked and planned. */
 final readonly class WorkbenchData
 {
-    /** @param list<LadderRowData> $ladder highest price first */
+    /**
+     * @param list<LadderRowData>    $ladder   highest price first
+     * @param list<string>           $sessions dates of the day bars that curves of the ladder stand on, the last of them the next session
+     * @param list<RetiredLevelData> $retired  the latest first
+     * @param string|null            $asOf     the evening of the cross-check, if it is an earlier one
+     */
     public function __construct(
         public CandidateData $candidate,
         public array $ladder,
+        public array $sessions,
+        public array $retired,
+        public ?string $asOf,
         public SetupData $setup,
+        public ReadingNoteData $note,
         public ?string $atr,
+        public ?float $atrValue,
         public ?string $undo,
         public ?string $redo,
     ) {

@@ -12,4 +12,6 @@ enum LadderRowKind: string
     case Target = 'target';
     case Cancel = 'cancel';
     case Last = 'last';
+    /** A level of the cross-check. */
+    case Found = 'found';
 }

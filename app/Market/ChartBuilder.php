@@ -8,44 +8,47 @@ use App\Clock\MarketClock;
 use App\Clock\TimeLabel;
 use App\Data\AverageLineData;
 use App\Data\ChartData;
+use App\Data\PaneData;
 use App\Models\Instrument;
 use Watchpost\Core\Indicators\Atr;
-use Watchpost\Core\Indicators\Ema;
-use Watchpost\Core\Indicators\Sma;
 use Watchpost\Core\Market\BarBuilder;
-use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\TimeFrame;
 
-/** The chart of an instrument in a time frame: its bars and its averages. */
+/** The chart of an instrument in a time frame: its bars, its averages, and the panes below. */
 final readonly class ChartBuilder
 {
-    /** Bars before the first one shown, so that the averages are defined from it on. */
+    /** Bars before the first one shown that the plain facts of a series need. */
     private const LEAD = 60;
 
-    public function __construct(private BarRepository $bars, private MarketClock $clock, private ExchangeCalendar $calendar, private TimeLabel $times)
-    {
+    public function __construct(
+        private BarRepository $bars,
+        private MarketClock $clock,
+        private Calendars $calendars,
+        private TimeLabel $times,
+        private PaneBuilder $panes,
+        private BarMarks $marks,
+    ) {
     }
 
-    /** The last bars of a time frame, with as many before them as the averages need. */
-    public function series(Instrument $instrument, int $bars, TimeFrame $timeFrame = TimeFrame::Day): Series
+    /** The last day bars, with some before them. */
+    public function series(Instrument $instrument, int $bars): Series
     {
-        return $this->bars->series($instrument, $timeFrame, $bars + self::LEAD);
+        return $this->bars->days($instrument, $bars + self::LEAD);
     }
 
-    /** @param int|null $publishedAt moment of publication, to tell bars known then from later ones */
-    public function chart(Series $series, int $sessions, ?int $publishedAt = null): ChartData
+    /**
+     * @param int|null $publishedAt moment of publication, to tell bars known then from later ones
+     */
+    public function chart(Instrument $instrument, int $bars, ChartSettings $settings, TimeFrame $timeFrame = TimeFrame::Day, ?int $publishedAt = null): ChartData
     {
-        $skip = max(0, $series->count() - $sessions);
-        $averages = [];
-        foreach ($this->averages() as ['kind' => $kind, 'period' => $period]) {
-            $values = $kind === 'ema' ? Ema::of($series->closes(), $period) : Sma::of($series->closes(), $period);
-            $averages[] = new AverageLineData(strtoupper($kind).' '.$period, array_slice($values, $skip));
-        }
+        $series = $this->bars->series($instrument, $timeFrame, $bars + $settings->lead(), $settings->extended);
+        $skip = max(0, $series->count() - $bars);
         $grid = $series->grid;
         /** @param list<int> $units */
         $floats = static fn (array $units): array => array_values(array_map($grid->toFloat(...), array_slice($units, $skip)));
         $sessionsShown = array_slice($series->session, $skip);
+        $closes = $series->closes();
 
         return new ChartData(
             $series->timeFrame,
@@ -57,10 +60,30 @@ final readonly class ChartBuilder
             $floats($series->low),
             $floats($series->close),
             array_slice($series->volume, $skip),
-            $averages,
-            $this->lastIsUnfinished($series),
-            $publishedAt === null ? null : $this->lastKnown($sessionsShown, $publishedAt),
+            $settings->extended ? $this->outside($instrument, $series, $skip) : [],
+            array_map(static fn (AverageSetting $average): AverageLineData => new AverageLineData($average->name(), array_slice($average->of($closes), $skip)), $settings->averages),
+            array_map(fn (PaneSetting $pane): PaneData => $this->panes->build($pane, $instrument, $series, $skip), $settings->panes),
+            $this->marks->of($instrument, $series, $skip),
+            $this->lastIsUnfinished($instrument, $series),
+            $publishedAt === null ? null : $this->lastKnown($instrument, $sessionsShown, $publishedAt),
         );
+    }
+
+    /** @return list<int> the bars that lie outside their session */
+    private function outside(Instrument $instrument, Series $series, int $skip): array
+    {
+        $indexes = [];
+        $session = null;
+        for ($i = $skip, $n = $series->timeFrame->seconds() === null ? 0 : $series->count(); $i < $n; ++$i) {
+            if ($session?->date !== $series->session[$i]) {
+                $session = $this->calendars->of($instrument)->session($series->session[$i]);
+            }
+            if ($session !== null && ($series->start[$i] < $session->open || $series->start[$i] >= $session->close)) {
+                $indexes[] = $i - $skip;
+            }
+        }
+
+        return $indexes;
     }
 
     /** The average true range of the last bar, in units; null with too few bars. */
@@ -72,37 +95,31 @@ final readonly class ChartBuilder
         return $last === null ? null : $last * 10 ** $series->grid->decimals;
     }
 
-    /** @return list<array{kind: string, period: int}> */
-    private function averages(): array
-    {
-        /** @var list<array{kind: string, period: int}> */
-        return config()->array('watchpost.chart.averages');
-    }
-
     /** Whether the time of the last bar still runs: its own minutes, its session, or for longer ones its week, month or quarter. */
-    private function lastIsUnfinished(Series $series): bool
+    public function lastIsUnfinished(Instrument $instrument, Series $series): bool
     {
         $last = $series->count() - 1;
         if ($last < 0) {
             return false;
         }
+        $calendar = $this->calendars->of($instrument);
         $now = $this->clock->moment();
         $date = $series->session[$last];
         $seconds = $series->timeFrame->seconds();
         if ($seconds !== null) {
-            return min($series->start[$last] + $seconds, $this->calendar->session($date)->close ?? PHP_INT_MAX) > $now;
+            return min($series->start[$last] + $seconds, $calendar->session($date)->close ?? PHP_INT_MAX) > $now;
         }
-        $next = $this->calendar->running($now) ?? $this->calendar->opening($now);
+        $next = $calendar->running($now) ?? $calendar->opening($now);
 
         return BarBuilder::period($next->date, $series->timeFrame) === BarBuilder::period($date, $series->timeFrame);
     }
 
     /** @param list<string> $sessions */
-    private function lastKnown(array $sessions, int $publishedAt): ?int
+    private function lastKnown(Instrument $instrument, array $sessions, int $publishedAt): ?int
     {
         $known = null;
         foreach ($sessions as $i => $date) {
-            $session = $this->calendar->session($date);
+            $session = $this->calendars->of($instrument)->session($date);
             if ($session !== null && $session->close <= $publishedAt) {
                 $known = $i;
             }

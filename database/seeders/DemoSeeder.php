@@ -5,20 +5,28 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\AddCandidate;
+use App\Actions\AdoptLevel;
 use App\Actions\ChangeSetup;
 use App\Actions\JudgeCandidate;
 use App\Actions\MarkLevel;
+use App\Actions\NoteReading;
 use App\Actions\PublishPlan;
 use App\Actions\WriteBias;
 use App\Clock\MarketClock;
 use App\Enums\CandidateState;
+use App\Enums\LevelForm;
 use App\Enums\LevelGrade;
 use App\Enums\Role;
 use App\Enums\Tier;
 use App\Feeds\SimulatedFeed;
+use App\Levels\Check;
+use App\Levels\CrossChecks;
+use App\Levels\LevelTerms;
+use App\Levels\NewLevel;
 use App\Market\ChartBuilder;
 use App\Market\MarketAdvance;
 use App\Models\Candidate;
+use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
@@ -27,13 +35,14 @@ use App\Planning\CurrentPlan;
 use App\Record\SetupEvaluator;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
-use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Levels\LevelKind;
 use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Simulator\QuayExchange;
 
 /**
- * The demo: the made-up exchange with two years of history, its author and readers, an edition published a week ago
+ * The demo: the made-up coast with twelve years of history, its author and readers, an edition published a week ago
  * into a market that had not moved yet, and the draft of tonight's plan. All of it is made by the same actions that
  * people use; every outcome is the engine's.
  */
@@ -41,13 +50,13 @@ final class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'lantern';
 
+    private ChartBuilder $charts;
+    private CurrentPlan $current;
+
     public function __construct(
         private readonly SimulatedFeed $feed,
         private readonly MarketClock $clock,
         private readonly MarketAdvance $market,
-        private readonly ExchangeCalendar $calendar,
-        private readonly ChartBuilder $charts,
-        private readonly CurrentPlan $current,
     ) {
     }
 
@@ -59,7 +68,10 @@ final class DemoSeeder extends Seeder
         DB::transaction(function () use ($evening, $earlier): void {
             $author = $this->people();
             $this->instruments();
-            $this->feed->deliverHistory($earlier, $this->fineFrom($evening));
+            // these need the exchanges to be there
+            $this->charts = app(ChartBuilder::class);
+            $this->current = app(CurrentPlan::class);
+            $this->feed->deliverHistory($earlier, $this->fineFrom($evening), config()->string('watchpost.simulator.first_date'));
             $this->clock->moveTo($earlier);
             $this->earlierEdition($author);
             $this->market->to($evening);
@@ -73,7 +85,8 @@ final class DemoSeeder extends Seeder
     /** The date from which bars of five minutes are kept. */
     private function fineFrom(int $evening): string
     {
-        $sessions = $this->calendar->between(QuayExchange::FIRST_DATE, $this->calendar->dateOf($evening));
+        $calendar = QuayExchange::calendar();
+        $sessions = $calendar->between(QuayExchange::FIRST_DATE, $calendar->dateOf($evening));
 
         return $sessions[max(0, count($sessions) - config()->integer('watchpost.simulator.fine_sessions'))]->date;
     }
@@ -102,6 +115,9 @@ final class DemoSeeder extends Seeder
 
     private function instruments(): void
     {
+        foreach (QuayExchange::exchanges() as $calendar) {
+            Exchange::list($calendar);
+        }
         foreach (QuayExchange::listings() as $listing) {
             Instrument::list($listing->instrument);
         }
@@ -111,14 +127,15 @@ final class DemoSeeder extends Seeder
     {
         $plan = $this->current->of($author);
         (new WriteBias())($plan, 'The index holds its range; strength is bought on pullbacks, breaks need room above them.');
-        $this->planned($plan, 'OAKL.Q', Side::Long, 'touch', -0.6);
+        // a split takes effect while this one is open
+        $this->planned($plan, 'OAKL.Q', Side::Long, 'touch', -0.6, stop: 3.2, goodFor: 10);
         $this->planned($plan, 'TARN.Q', Side::Long, 'touch', -0.3, stop: 3.2, goodFor: 10);
         $this->planned($plan, 'PINE.Q', Side::Short, 'break', -0.5);
         $this->planned($plan, 'KELP.Q', Side::Long, 'touch', -2.6, goodFor: 15);
         $this->planned($plan, 'RAMP.Q', Side::Short, 'touch', 0.7);
         $this->planned($plan, 'SKDO.Q', Side::Long, 'break', 0.4);
         $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: Tier::Pilot);
-        $this->planned($plan, 'BRNZ.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
+        $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
         $this->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
         app(PublishPlan::class)($plan);
     }
@@ -129,7 +146,7 @@ final class DemoSeeder extends Seeder
         (new WriteBias())($plan, 'A quiet tape into Lamplighters\' Day: fewer names, near stops.');
         $this->planned($plan, 'BRKF.Q', Side::Long, 'touch', -0.7);
         $this->planned($plan, 'OAKL.Q', Side::Long, 'break', 0.6);
-        $this->levels($this->candidate($plan, 'GORSE.Q'), $this->series('GORSE.Q'));
+        $this->read($this->candidate($plan, 'GORSE.Q'));
         $this->candidate($plan, 'HEATH.Q');
         $this->passed($plan, 'LANT.Q', 'Swings of a day are wider than any stop worth taking.');
         $plan->changes()->delete();
@@ -149,6 +166,7 @@ final class DemoSeeder extends Seeder
         $d = $side->sign();
         $candidate = $this->candidate($plan, $symbol);
         $this->levels($candidate, $series);
+        $this->adopt($candidate, LevelKind::Zone, 2);
         app(ChangeSetup::class)($candidate, [
             'side' => $side->value,
             'trigger' => $trigger,
@@ -183,9 +201,35 @@ final class DemoSeeder extends Seeder
             ];
             foreach ($extremes as $which => $price) {
                 if ($candidate->plan->levelsOn($candidate->instrument_id)->where('price', $price)->doesntExist()) {
-                    (new MarkLevel())($candidate, $price, "{$sessions}-session {$which}", $grade);
+                    app(MarkLevel::class)($candidate, NewLevel::at($price, "{$sessions}-session {$which}", $grade));
                 }
             }
+        }
+    }
+
+    /** A candidate in the middle of an evening: levels marked and taken over, its shape named, no setup yet. */
+    private function read(Candidate $candidate): void
+    {
+        $this->levels($candidate, $this->series($candidate->instrument->symbol));
+        $this->adopt($candidate, LevelKind::Zone, 2);
+        $this->adopt($candidate, LevelKind::Line, 1);
+        app(MarkLevel::class)($candidate, new NewLevel(LevelForm::Average, 0, 'SMA 50', terms: new LevelTerms(average: 'sma', period: 50)));
+        (new NoteReading())($candidate, [
+            'shape' => 'higher low',
+            'cleanness' => 4,
+            'speaks_for' => 'Back above both averages, and the group leads.',
+            'speaks_against' => 'The highs of September are near.',
+        ]);
+    }
+
+    /** Takes over the best found levels of a kind near price. */
+    private function adopt(Candidate $candidate, LevelKind $kind, int $count): void
+    {
+        $checks = app(CrossChecks::class)->of($candidate->instrument, $candidate->plan->author, TimeFrame::Day);
+        $best = array_filter($checks, static fn (Check $check): bool => $check->found->kind === $kind && $check->timeFrame === TimeFrame::Day && ($check->found->details['state'] ?? 'open') === 'open');
+        usort($best, static fn (Check $a, Check $b): int => $b->found->score <=> $a->found->score);
+        foreach (array_slice($best, 0, $count) as $check) {
+            app(AdoptLevel::class)($candidate, $check);
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Models\Exchange;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
@@ -17,6 +18,11 @@ final class PrepareDemo extends Command
 
     public function handle(): int
     {
+        if (User::query()->exists() && Exchange::query()->doesntExist()) {
+            $this->error('The demo data was made by an earlier version, which knew no exchanges. Make it anew with bin/demo --fresh.');
+
+            return self::FAILURE;
+        }
         if (User::query()->exists()) {
             $this->line('The demo data is there and kept.');
 
