@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Models\Candidate;
 use App\Planning\DraftSetups;
 use App\Planning\PriceInput;
-use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Setups\DraftTarget;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\TriggerKind;
@@ -21,9 +20,9 @@ final class ChangeSetup
      *     cancel?: ?string, good_for?: int, targets?: list<array{price: ?string, share: string}>
      * } $changes prices as typed
      */
-    public function __invoke(Candidate $candidate, array $changes): void
+    public function __invoke(Candidate $candidate, array $changes, ?PriceInput $prices = null): void
     {
-        $grid = $candidate->instrument->grid();
+        $prices ??= new PriceInput($candidate->instrument->grid());
         $draft = DraftSetups::of($candidate);
         $after = $draft->turned(isset($changes['side']) ? Side::from($changes['side']) : $draft->side)->replace(array_filter([
             'trigger' => isset($changes['trigger']) ? TriggerKind::from($changes['trigger']) : null,
@@ -32,28 +31,28 @@ final class ChangeSetup
         ], static fn (mixed $value): bool => $value !== null));
         foreach (['entry' => 'entry.price', 'stop' => 'stop.price', 'cancel' => 'cancel.price'] as $key => $field) {
             if (array_key_exists($key, $changes)) {
-                $after = $after->replace([$key => self::price($changes[$key], $grid, $field)]);
+                $after = $after->replace([$key => self::price($changes[$key], $prices, $field)]);
             }
         }
         if (array_key_exists('within', $changes)) {
-            $after = $after->replace(['within' => self::tolerance($changes['within'], $grid)]);
+            $after = $after->replace(['within' => self::tolerance($changes['within'], $prices)]);
         }
         if (isset($changes['targets'])) {
-            $after = $after->replace(['targets' => self::targets($changes['targets'], $grid)]);
+            $after = $after->replace(['targets' => self::targets($changes['targets'], $prices)]);
         }
         DraftSetups::keep($candidate, $after, self::label($changes), self::field($changes));
     }
 
-    private static function price(?string $text, PriceGrid $grid, string $field): ?int
+    private static function price(?string $text, PriceInput $prices, string $field): ?int
     {
-        return $text === null || trim($text) === '' ? null : PriceInput::units($text, $grid, $field);
+        return $text === null || trim($text) === '' ? null : $prices->price($text, $field);
     }
 
-    private static function tolerance(?string $text, PriceGrid $grid): int
+    private static function tolerance(?string $text, PriceInput $prices): int
     {
         $isNone = $text === null || preg_match('/^0*(\.0*)?$/D', trim($text)) === 1;
 
-        return $isNone ? 0 : PriceInput::units($text, $grid, 'entry.within');
+        return $isNone ? 0 : $prices->units($text, 'entry.within');
     }
 
     /**
@@ -61,11 +60,11 @@ final class ChangeSetup
      *
      * @return list<DraftTarget> those without a price left out
      */
-    private static function targets(array $targets, PriceGrid $grid): array
+    private static function targets(array $targets, PriceInput $prices): array
     {
         $read = [];
         foreach ($targets as $i => $target) {
-            $price = self::price($target['price'], $grid, "targets.{$i}.price");
+            $price = self::price($target['price'], $prices, "targets.{$i}.price");
             if ($price !== null) {
                 $read[] = new DraftTarget($price, $target['share']);
             }

@@ -31,7 +31,10 @@ final readonly class DayLine
         $planned = $kept->filter(static fn (Candidate $candidate): bool => $candidate->setup?->draft()->isComplete() === true)->count();
         $followed = PublishedSetup::query()->count();
 
+        $bias = $this->current->of($author)->bias;
+
         return [
+            new DayLineStepData('market', 'Market', '/plan/market', $bias === '' ? 'no stance yet' : 'stance written', $bias !== ''),
             new DayLineStepData('candidates', 'Candidates', '/plan/candidates', $total === 0 ? 'none yet' : ($undecided > 0 ? "{$undecided} of {$total} undecided" : "{$total} decided"), $total > 0 && $undecided === 0),
             new DayLineStepData('mark', 'Mark and plan', '/plan/mark', $kept->isEmpty() ? 'nothing kept' : "{$planned} of {$kept->count()} planned", $kept->isNotEmpty() && $planned === $kept->count()),
             new DayLineStepData('publish', 'Publish', '/plan/publish', $kept->isNotEmpty() && $undecided === 0 && $planned === $kept->count() ? 'ready' : 'not ready', false),

@@ -28,6 +28,9 @@ final class DraftSetups
      */
     public static function keep(Candidate $candidate, Draft $draft, string $label, ?string $field = null): void
     {
+        if (! $candidate->instrument->isTraded()) {
+            throw ValidationException::withMessages([$field ?? 'setup' => "{$candidate->instrument->symbol} is watched, not traded: it takes levels, but no setup."]);
+        }
         $problems = $draft->problems($candidate->instrument->grid());
         if ($problems !== []) {
             throw ValidationException::withMessages([$field ?? $problems[0]->path => $problems[0]->message]);

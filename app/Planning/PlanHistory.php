@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Levels\LevelLog;
 use App\Models\Plan;
 use App\Models\PlanChange;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps every change of a draft so that it can be undone and made again. */
+/**
+ * Keeps every change of a draft so that it can be undone and made again.
+ *
+ * @phpstan-import-type Snapshot from PlanSnapshot
+ */
 final class PlanHistory
 {
     public const KEPT_CHANGES = 200;
@@ -47,7 +52,7 @@ final class PlanHistory
             self::lock($plan);
             $change = self::at($plan, $plan->change_position);
             if ($change !== null) {
-                PlanSnapshot::restore($plan, $change->before);
+                self::travel($plan, $change, $change->after, $change->before, 'undone');
                 $plan->update(['change_position' => $plan->change_position - 1]);
             }
 
@@ -62,12 +67,24 @@ final class PlanHistory
             self::lock($plan);
             $change = self::at($plan, $plan->change_position + 1);
             if ($change !== null) {
-                PlanSnapshot::restore($plan, $change->after);
+                self::travel($plan, $change, $change->before, $change->after, 'made again');
                 $plan->update(['change_position' => $plan->change_position + 1]);
             }
 
             return $change;
         });
+    }
+
+    /**
+     * @param Snapshot $from
+     * @param Snapshot $to
+     */
+    private static function travel(Plan $plan, PlanChange $change, array $from, array $to, string $verb): void
+    {
+        PlanSnapshot::restore($plan, $from, $to);
+        foreach (PlanSnapshot::changedLevels($from, $to) as $levelId) {
+            app(LevelLog::class)->write($levelId, "{$verb}: {$change->label}");
+        }
     }
 
     public static function nextUndo(Plan $plan): ?string

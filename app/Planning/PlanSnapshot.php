@@ -41,16 +41,40 @@ final class PlanSnapshot
         ];
     }
 
-    /** @param Snapshot $snapshot */
-    public static function restore(Plan $plan, array $snapshot): void
+    /**
+     * Bring a plan from one snapshot to another. Levels live across plans, and price and other plans may have changed
+     * some of them since: only those that differ between the two are touched.
+     *
+     * @param Snapshot $from
+     * @param Snapshot $to
+     */
+    public static function restore(Plan $plan, array $from, array $to): void
     {
-        $plan->update(['bias' => $snapshot['bias']]);
+        $plan->update(['bias' => $to['bias']]);
         Setup::query()->whereIn('candidate_id', $plan->candidates()->pluck('id'))->delete();
         Candidate::query()->where('plan_id', $plan->id)->delete();
-        Level::query()->where('author_id', $plan->author_id)->whereIn('instrument_id', $snapshot['instruments'])->delete();
-        DB::table('candidates')->insert($snapshot['candidates']);
-        DB::table('setups')->insert($snapshot['setups']);
-        DB::table('levels')->insert($snapshot['levels']);
+        Level::query()->whereKey(self::changedLevels($from, $to))->delete();
+        DB::table('candidates')->insert($to['candidates']);
+        DB::table('setups')->insert($to['setups']);
+        $changed = self::changedLevels($from, $to);
+        DB::table('levels')->insert(array_values(array_filter($to['levels'], static fn (array $row): bool => in_array($row['id'], $changed, true))));
+    }
+
+    /**
+     * @param Snapshot $from
+     * @param Snapshot $to
+     *
+     * @return list<int>
+     */
+    public static function changedLevels(array $from, array $to): array
+    {
+        $before = array_column($from['levels'], null, 'id');
+        $after = array_column($to['levels'], null, 'id');
+        /** @var list<int> */
+        return array_values(array_filter(
+            array_keys($before + $after),
+            static fn (int|string $id): bool => ($before[$id] ?? null) !== ($after[$id] ?? null),
+        ));
     }
 
     /**

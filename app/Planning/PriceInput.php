@@ -5,15 +5,47 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use Illuminate\Validation\ValidationException;
+use Watchpost\Core\Levels\PriceDoubt;
 use Watchpost\Core\Market\PriceGrid;
 
-/** A price as a person typed it. */
-final class PriceInput
+/** Reads prices as a person typed them. */
+final readonly class PriceInput
 {
-    /** @throws ValidationException at the field, when it is no price of the instrument */
-    public static function units(string $text, PriceGrid $grid, string $field): int
+    /** Beside the refusal of a price in doubt: what was probably meant, and how to say that it was not. */
+    public const DOUBT = 'doubt';
+    public const SURE = 'sure';
+
+    /**
+     * @param int|null $last the last close, against which a slip of the decimal point shows; null: not asked
+     * @param bool     $sure whether the person was asked and means it
+     */
+    public function __construct(private PriceGrid $grid, private ?int $last = null, private bool $sure = false)
+    {
+    }
+
+    /** @throws ValidationException at the field, when it is no price of the instrument, or when it is in doubt */
+    public function price(string $text, string $field): int
+    {
+        $units = $this->units($text, $field);
+        $doubt = $this->last === null || $this->sure ? null : PriceDoubt::of($units, $this->last, $this->grid->tick);
+        if ($doubt !== null) {
+            $probable = $this->grid->format($doubt->probable);
+            $way = $doubt->isTooHigh ? number_format($doubt->factor).' times' : 'a '.[10 => 'tenth', 100 => 'hundredth', 1_000 => 'thousandth'][$doubt->factor].' of';
+            throw ValidationException::withMessages([$field => "{$this->grid->format($units)} is about {$way} the last close, {$this->grid->format((int) $this->last)}. Was {$probable} meant?", self::DOUBT => $probable]);
+        }
+
+        return $units;
+    }
+
+    /**
+     * A price or a distance.
+     *
+     * @throws ValidationException at the field, when it does not lie on the tick, above 0
+     */
+    public function units(string $text, string $field): int
     {
         $text = trim($text);
+        $grid = $this->grid;
         if (preg_match('/^\d+(\.\d+)?$/D', $text) !== 1) {
             throw ValidationException::withMessages([$field => "\"{$text}\" is not a price. Write it like {$grid->format(12 * $grid->tick + 10 ** $grid->decimals)}."]);
         }

@@ -10,24 +10,32 @@ use App\Data\CandidateLinkData;
 use App\Data\InstrumentData;
 use App\Data\LadderRowData;
 use App\Data\PlanData;
+use App\Data\ReadingNoteData;
+use App\Data\RetiredLevelData;
 use App\Data\RScaleData;
 use App\Data\SetupData;
 use App\Data\StripData;
 use App\Data\TargetData;
 use App\Data\WorkbenchData;
 use App\Enums\CandidateState;
-use App\Enums\LadderRowKind;
+use App\Levels\CrossChecks;
+use App\Levels\LevelReader;
+use App\Levels\LevelWords;
+use App\Market\Calendars;
 use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Level;
 use App\Models\Plan;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Illuminate\Database\Eloquent\Collection;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Levels\Distance;
+use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Sentence;
@@ -38,8 +46,16 @@ final readonly class WorkbenchPresenter
 {
     private const SHORT_SERIES = 30;
 
-    public function __construct(private ChartBuilder $charts, private ExchangeCalendar $calendar, private TimeLabel $times)
-    {
+    public function __construct(
+        private ChartBuilder $charts,
+        private ExchangeCalendar $calendar,
+        private Calendars $calendars,
+        private GoodUntil $goodUntil,
+        private TimeLabel $times,
+        private LevelReader $levels,
+        private CrossChecks $checks,
+        private LadderPresenter $ladder,
+    ) {
     }
 
     public function plan(Plan $plan): PlanData
@@ -70,22 +86,59 @@ final readonly class WorkbenchPresenter
             ->all());
     }
 
-    public function workbench(Candidate $candidate, Series $series): WorkbenchData
+    /**
+     * @param TimeFrame   $shown the chart in view: a smaller one brings its own zones and lines
+     * @param string|null $asOf  the evening of the cross-check, if it is an earlier one
+     */
+    public function workbench(Candidate $candidate, Series $series, TimeFrame $shown = TimeFrame::Day, ?string $asOf = null): WorkbenchData
     {
         $candidate->load(['instrument', 'setup']);
         $plan = $candidate->plan;
         $atr = $this->charts->atr($series);
         $draft = DraftSetups::of($candidate);
-        $shown = $this->candidate($candidate, $plan, $series);
+        $shownAs = $this->candidate($candidate, $plan, $series);
+        $levels = $plan->levelsOn($candidate->instrument_id)->orderBy('id')->get();
 
         return new WorkbenchData(
-            $shown,
-            $this->ladder($candidate, $plan, $draft, $series, $atr),
-            $this->setup($candidate, $plan, $draft, $series, $shown),
+            $shownAs,
+            $series->count() === 0 ? [] : $this->rows($candidate, $draft, $levels->reject->isRetired(), $series, $shown, $asOf),
+            $series->count() === 0 ? [] : [...$series->session, $this->nextSession($candidate, $series)],
+            array_values($levels->filter->isRetired()->sortByDesc('retired_at')->map(fn (Level $level): RetiredLevelData => new RetiredLevelData(
+                $level->id,
+                LevelWords::of($level, $series->grid),
+                $level->origin,
+                $this->times->shortDate($this->calendar->dateOf((int) $level->retired_at)),
+                $level->retired_because,
+            ))->all()),
+            $asOf,
+            $this->setup($candidate, $plan, $draft, $series, $shownAs),
+            new ReadingNoteData($candidate->shape, $candidate->cleanness, $candidate->speaks_for, $candidate->speaks_against),
             $atr === null ? null : $series->grid->format((int) round($atr)),
+            $atr === null ? null : $atr / 10 ** $series->grid->decimals,
             PlanHistory::nextUndo($plan),
             PlanHistory::nextRedo($plan),
         );
+    }
+
+    /**
+     * @param Collection<int, Level> $levels
+     *
+     * @return list<LadderRowData>
+     */
+    private function rows(Candidate $candidate, Draft $draft, Collection $levels, Series $series, TimeFrame $shown, ?string $asOf): array
+    {
+        $input = new LevelInput($series);
+        $own = $this->levels->readAll($levels, $input);
+
+        return $this->ladder->rows($draft, $own, $this->checks->of($candidate->instrument, $candidate->plan->author, $shown, $asOf), $input);
+    }
+
+    private function nextSession(Candidate $candidate, Series $series): string
+    {
+        $calendar = $this->calendars->of($candidate->instrument);
+        $close = $calendar->session($series->session[$series->count() - 1])->close ?? $series->start[$series->count() - 1];
+
+        return $calendar->opening($close)->date;
     }
 
     private function candidate(Candidate $candidate, Plan $plan, Series $series): CandidateData
@@ -103,7 +156,7 @@ final readonly class WorkbenchPresenter
             $candidate->readers,
             $close === null ? null : $series->grid->format($close),
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
-            $plan->levelsOn($candidate->instrument_id)->count(),
+            $plan->levelsOn($candidate->instrument_id)->alive()->count(),
             $this->setupNote($candidate),
             $this->sentence($setup, $series->grid),
             $draft === null ? null : $this->strip($draft, $close),
@@ -127,18 +180,13 @@ final readonly class WorkbenchPresenter
         if (! $draft->isComplete()) {
             return null;
         }
-        $until = $this->goodUntil($plan, $draft);
+        $until = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
         try {
             // when it will be published is not known yet, and nothing shown depends on it
             return $draft->toSetup($candidate->instrument->grid(), $until - 1, $until);
         } catch (InvalidInput) {
             return null; // the check before publication says what is wrong
         }
-    }
-
-    private function goodUntil(Plan $plan, Draft $draft): int
-    {
-        return $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close;
     }
 
     private function sentence(?Setup $setup, PriceGrid $grid): ?string
@@ -180,7 +228,7 @@ final readonly class WorkbenchPresenter
             $format($draft->cancel),
             $targets,
             $draft->goodFor,
-            $this->times->shortDay($this->goodUntil($plan, $draft)),
+            $this->times->shortDay($this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor)),
             $missing,
             $setup !== null && $close !== null && $setup->wouldFillAt($close) ? ['Price is at the entry already: it would be filled at the next open.'] : [],
             $shown->sentence,
@@ -188,57 +236,6 @@ final readonly class WorkbenchPresenter
             $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
             $scale === null ? null : new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
             $shown->strip,
-        );
-    }
-
-    /** @return list<LadderRowData> */
-    private function ladder(Candidate $candidate, Plan $plan, Draft $draft, Series $series, ?float $atr): array
-    {
-        $close = $series->lastClose();
-        if ($close === null) {
-            return [];
-        }
-        $scale = $draft->rScale();
-        $row = static fn (string $key, LadderRowKind $kind, string $label, int $price, ?Level $level = null, ?int $target = null, ?int $rOf = null): array => [
-            $price,
-            self::row($key, $kind, $label, $price, $series->grid, Distance::from($price, $close, $atr), $scale?->at($rOf ?? $price), $level, $target),
-        ];
-        $rows = [$row('last', LadderRowKind::Last, 'last close', $close)];
-        foreach ($plan->levelsOn($candidate->instrument_id)->get() as $level) {
-            $rows[] = $row("level-{$level->id}", LadderRowKind::Level, $level->origin, $level->price, $level);
-        }
-        if ($draft->entry !== null) {
-            // its R is 0 by definition, counted from the price with its tolerance
-            $rows[] = $row('entry', LadderRowKind::Entry, "{$draft->side->value} entry, {$draft->trigger->value}", $draft->entry, rOf: $draft->plannedEntry());
-        }
-        if ($draft->stop !== null) {
-            $rows[] = $row('stop', LadderRowKind::Stop, 'stop', $draft->stop);
-        }
-        if ($draft->cancel !== null) {
-            $rows[] = $row('cancel', LadderRowKind::Cancel, 'cancel the wait', $draft->cancel);
-        }
-        foreach ($draft->targets as $i => $target) {
-            $rows[] = $row("target-{$i}", LadderRowKind::Target, 'target '.($i + 1), $target->price, null, $i);
-        }
-        usort($rows, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
-
-        return array_column($rows, 1);
-    }
-
-    private static function row(string $key, LadderRowKind $kind, string $label, int $price, PriceGrid $grid, Distance $distance, ?string $r, ?Level $level, ?int $target): LadderRowData
-    {
-        return new LadderRowData(
-            $key,
-            $kind,
-            $label,
-            $grid->format($price),
-            $grid->toFloat($price),
-            $distance->percent,
-            $distance->atr,
-            $r,
-            $level?->id,
-            $level?->grade,
-            $target,
         );
     }
 }

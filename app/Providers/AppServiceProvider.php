@@ -6,28 +6,33 @@ namespace App\Providers;
 
 use App\Clock\MarketClock;
 use App\Clock\StoredMarketClock;
+use App\Clock\SystemMarketClock;
 use App\Enums\Role;
+use App\Feeds\FolderFeed;
 use App\Feeds\MarketFeed;
 use App\Feeds\SimulatedFeed;
+use App\Market\Calendars;
 use App\Models\User;
 use App\Record\RecordCosts;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Watchpost\Core\Market\ExchangeCalendar;
-use Watchpost\Simulator\QuayExchange;
 use Watchpost\Simulator\Simulator;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->bind(MarketClock::class, StoredMarketClock::class);
-        $this->app->bind(MarketFeed::class, SimulatedFeed::class);
-        $this->app->singleton(ExchangeCalendar::class, static fn (): ExchangeCalendar => QuayExchange::calendar());
+        $this->app->bind(MarketClock::class, config()->string('watchpost.clock') === 'system' ? SystemMarketClock::class : StoredMarketClock::class);
+        $this->app->bind(MarketFeed::class, config()->string('watchpost.feed') === 'folder' ? FolderFeed::class : SimulatedFeed::class);
+        $this->app->when(FolderFeed::class)->needs('$folder')->giveConfig('watchpost.feed_folder');
+        $this->app->scoped(Calendars::class, static fn (): Calendars => new Calendars(config()->string('watchpost.home_exchange')));
+        $this->app->bind(ExchangeCalendar::class, static fn (Application $app): ExchangeCalendar => $app->make(Calendars::class)->home());
         $this->app->singleton(RecordCosts::class, static fn (): RecordCosts => new RecordCosts(
             config()->integer('watchpost.costs.slippage_ticks'),
             config()->string('watchpost.costs.commission_per_unit'),
@@ -41,6 +46,7 @@ final class AppServiceProvider extends ServiceProvider
 
         Gate::define('plan', static fn (User $user): bool => $user->role !== Role::Subscriber);
         Gate::define('publish', static fn (User $user): bool => $user->role === Role::Author);
+        Gate::define('keep-data', static fn (User $user): bool => $user->role !== Role::Subscriber);
         Gate::define('play-market', static fn (User $user): bool => $user->role === Role::Author);
 
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(10)->by($request->string('email')->lower()->value().'|'.$request->ip()));

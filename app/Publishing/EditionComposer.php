@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Enums\CandidateState;
+use App\Levels\LevelReader;
+use App\Levels\LevelReading;
 use App\Market\BarRepository;
 use App\Models\Candidate;
 use App\Models\Edition;
-use App\Models\Level;
+use App\Models\Instrument;
 use App\Models\Plan;
+use App\Planning\GoodUntil;
 use App\Record\RecordCosts;
 use Watchpost\Core\InvalidInput;
+use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\TimeFrame;
@@ -22,7 +26,7 @@ use Watchpost\Core\Setups\Sentence;
  * Described in docs/formats.md.
  *
  * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
- * @phpstan-type LevelPart array{price: string, origin: string, grade: string}
+ * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
  * @phpstan-type SetupPart array{key: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type CandidatePart array{
  *     instrument: InstrumentPart, state: string, reason: string, readers: string, last_close: string,
@@ -38,8 +42,7 @@ use Watchpost\Core\Setups\Sentence;
 final readonly class EditionComposer
 {
     public const FORMAT = 'watchpost-edition-1';
-
-    public function __construct(private ExchangeCalendar $calendar, private BarRepository $bars, private RecordCosts $costs)
+    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader)
     {
     }
 
@@ -97,7 +100,6 @@ final readonly class EditionComposer
     {
         $instrument = $candidate->instrument;
         $grid = $instrument->grid();
-        $levels = $plan->levelsOn($instrument->id)->orderByDesc('price')->get();
 
         return [
             'instrument' => [
@@ -113,12 +115,31 @@ final readonly class EditionComposer
             'reason' => $candidate->reason,
             'readers' => $candidate->readers->value,
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
-            'levels' => array_values($levels->map(static fn (Level $level): array => [
-                'price' => $grid->format($level->price),
-                'origin' => $level->origin,
-                'grade' => $level->grade->value,
-            ])->all()),
+            'levels' => $this->levels($plan, $instrument),
         ];
+    }
+
+    /**
+     * The levels in use, the highest first: of a zone both edges too, of what moves its price in the next session.
+     *
+     * @return list<LevelPart>
+     */
+    private function levels(Plan $plan, Instrument $instrument): array
+    {
+        $days = $this->bars->days($instrument, LevelReader::DAYS);
+        if ($days->count() === 0) {
+            return [];
+        }
+        $input = new LevelInput($days);
+        $readings = $this->reader->readAll($plan->levelsOn($instrument->id)->alive()->get(), $input);
+        usort($readings, static fn (LevelReading $a, LevelReading $b): int => $b->nearEdge($input->close) <=> $a->nearEdge($input->close));
+
+        return array_map(static fn (LevelReading $reading): array => [
+            'price' => $days->grid->format($reading->nearEdge($input->close)),
+            ...($reading->low === $reading->high ? [] : ['low' => $days->grid->format($reading->low), 'high' => $days->grid->format($reading->high)]),
+            'origin' => $reading->label,
+            'grade' => $reading->level->grade->value,
+        ], $readings);
     }
 
     /** @return SetupPart */
@@ -126,7 +147,7 @@ final readonly class EditionComposer
     {
         $draft = $candidate->setup?->draft() ?? throw new \LogicException('No setup to publish.');
         $grid = $candidate->instrument->grid();
-        $entryUntil = $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close;
+        $entryUntil = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
         $setup = $draft->toSetup($grid, $publishedAt, $entryUntil);
         $scale = $draft->rScale() ?? throw new \LogicException('A setup needs entry and stop.');
 

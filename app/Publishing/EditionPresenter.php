@@ -17,6 +17,7 @@ use App\Data\TargetData;
 use App\Enums\LevelGrade;
 use App\Enums\Tier;
 use App\Market\ChartBuilder;
+use App\Market\ChartSettings;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Outcome;
@@ -25,6 +26,7 @@ use App\Record\OutcomePresenter;
 use App\Record\RecordCosts;
 use Illuminate\Support\Collection;
 use Watchpost\Core\Market\InstrumentKind;
+use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Setups\BreakTrigger;
 use Watchpost\Core\Setups\RScale;
@@ -49,6 +51,7 @@ final readonly class EditionPresenter
         private ChartBuilder $charts,
         private OutcomePresenter $outcomes,
         private TimeLabel $times,
+        private SplitNote $splitNote,
     ) {
     }
 
@@ -100,7 +103,7 @@ final readonly class EditionPresenter
         foreach ($readable as $candidate) {
             $chart = $this->chart($candidate, $instruments->get($candidate['instrument']['symbol']), $publishedAt);
             $setup = isset($candidate['setup']) ? $this->setup($document, $candidate, $candidate['setup'], $published->get($candidate['setup']['key'])) : null;
-            $parts[] = $this->part($candidate, $setup, $chart);
+            $parts[] = $this->part($document, $candidate, $setup, $chart, $instruments->get($candidate['instrument']['symbol']));
         }
 
         return new EditionData(
@@ -125,12 +128,19 @@ final readonly class EditionPresenter
     {
         return $candidate['state'] === 'passed' || $instrument === null
             ? null
-            : $this->charts->chart($this->charts->series($instrument, self::CHART_SESSIONS), self::CHART_SESSIONS, $publishedAt);
+            : $this->charts->chart($instrument, self::CHART_SESSIONS, ChartSettings::usual(), publishedAt: $publishedAt);
     }
 
-    /** @param CandidatePart $candidate */
-    private function part(array $candidate, ?EditionSetupData $setup, ?ChartData $chart): EditionPartData
+    /**
+     * @param Document      $document
+     * @param CandidatePart $candidate
+     */
+    private function part(array $document, array $candidate, ?EditionSetupData $setup, ?ChartData $chart, ?Instrument $instrument): EditionPartData
     {
+        $publishedAt = (int) strtotime($document['published_at']);
+        $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
+        $sealed = isset($candidate['setup']) ? $this->editions->read($document, $candidate)->setup : null;
+
         return new EditionPartData(
             $candidate['instrument']['symbol'],
             $candidate['instrument']['name'],
@@ -142,11 +152,16 @@ final readonly class EditionPresenter
             array_map(static fn (array $level): EditionLevelData => new EditionLevelData(
                 $level['price'],
                 (float) $level['price'],
+                isset($level['low'], $level['high']) ? "{$level['low']}–{$level['high']}" : '',
+                (float) ($level['low'] ?? $level['price']),
+                (float) ($level['high'] ?? $level['price']),
                 $level['origin'],
                 LevelGrade::from($level['grade']),
             ), $candidate['levels']),
             $setup,
             $chart,
+            $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
+            $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $sealed),
         );
     }
 

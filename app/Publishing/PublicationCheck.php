@@ -10,6 +10,7 @@ use App\Enums\CandidateState;
 use App\Market\BarRepository;
 use App\Models\Candidate;
 use App\Models\Plan;
+use App\Planning\GoodUntil;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 
@@ -19,6 +20,7 @@ final readonly class PublicationCheck
     public function __construct(
         private ExchangeCalendar $calendar,
         private MarketClock $clock,
+        private GoodUntil $goodUntil,
         private BarRepository $bars,
     ) {
     }
@@ -61,12 +63,16 @@ final readonly class PublicationCheck
         }
         try {
             $now = $this->clock->moment();
-            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->calendar->countedFrom($plan->session_date, $draft->goodFor)->close);
+            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor));
         } catch (InvalidInput $fault) {
             return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
         }
         $close = $this->bars->lastClose($candidate->instrument);
         $lines = [];
+        $end = $this->goodUntil->endOf($candidate->instrument);
+        if ($end !== null && $setup->entryUntil > $end) {
+            $lines[] = new CheckLineData(true, "{$symbol}: the contract ends on {$candidate->instrument->last_session}, before the setup does.", $candidate->id);
+        }
         if ($close !== null && $setup->wouldFillAt($close)) {
             $lines[] = new CheckLineData(false, "{$symbol}: price is at the entry already, it would be filled at the next open.", $candidate->id);
         }

@@ -9,9 +9,13 @@ use App\Data\OutcomeData;
 use App\Data\OutcomeEventData;
 use App\Data\StripData;
 use App\Market\BarRepository;
+use App\Models\BarCorrection;
+use App\Models\Instrument;
 use App\Models\Outcome as OutcomeRow;
 use App\Models\PublishedSetup;
+use App\Publishing\SplitNote;
 use Brick\Math\RoundingMode;
+use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\Event;
 use Watchpost\Core\Outcomes\EventKind;
 use Watchpost\Core\Outcomes\Outcome;
@@ -25,17 +29,20 @@ final readonly class OutcomePresenter
         private TimeLabel $times,
         private BarRepository $bars,
         private Runs $runs,
+        private SplitNote $splitNote,
+        private JudgedBars $judged,
     ) {
     }
 
     public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData
     {
-        $run = $this->runs->takeUp($sealed, $row);
-        $outcome = $this->runs->outcome($run, $row->as_of);
+        $run = $this->runs->left($sealed, $published->instrument, $row);
+        $outcome = $this->runs->outcome($run, $published->instrument, $row->as_of);
         $fill = $run->position->wasFilled()
-            ? $sealed->setup->side->sign() * $run->position->averageFill()->toScale(0, RoundingMode::HALF_UP)->toInt()
+            ? $sealed->setup->side->sign() * $run->position->averageFill()->dividedBy($run->scale->published)->toScale(0, RoundingMode::HALF_UP)->toInt()
             : null;
-        $now = $outcome->status->isAlive() ? $this->bars->lastClose($published->instrument) : null;
+        $close = $outcome->status->isAlive() ? $this->bars->lastClose($published->instrument) : null;
+        $now = $close === null ? null : $this->splitNote->ratio($published->instrument, $sealed->setup->publishedAt)->multipliedBy($close)->toScale(0, RoundingMode::HALF_UP)->toInt();
 
         return new OutcomeData(
             $outcome->status,
@@ -53,8 +60,9 @@ final readonly class OutcomePresenter
             $outcome->ambiguous,
             $this->missed($outcome),
             $outcome->targetFirst === null ? null : $this->times->date($outcome->targetFirst),
-            array_map(fn (Event $event): OutcomeEventData => $this->event($event), $outcome->events),
+            array_map(fn (Event $event): OutcomeEventData => $this->event($event, $published->instrument), $outcome->events),
             StripData::of(RStrip::followed($sealed->setup, $outcome, $fill, $now)),
+            $this->remarks($published, $sealed),
         );
     }
 
@@ -75,6 +83,23 @@ final readonly class OutcomePresenter
         return array_filter($outcome->events, static fn (Event $event): bool => $event->kind === EventKind::Target) !== [];
     }
 
+    /** @return list<string> */
+    private function remarks(PublishedSetup $published, SealedSetup $sealed): array
+    {
+        $remarks = array_map(fn (BarCorrection $correction): string => $this->correction($correction, $sealed->grid), $this->judged->correctionsOf($published, $sealed->judgedOn));
+        $split = $this->splitNote->of($published->instrument, $sealed->setup->publishedAt, $sealed->grid, $sealed->setup);
+
+        return $split === null ? $remarks : [$split, ...$remarks];
+    }
+
+    /** A bar told otherwise later: both figures, and that the first ones count. */
+    private function correction(BarCorrection $correction, PriceGrid $grid): string
+    {
+        $figures = static fn (array $bar): string => implode(' / ', array_map($grid->format(...), array_slice($bar, 0, 4)));
+
+        return "The bar of {$this->times->short($correction->starts_at)} was told otherwise later: judged on {$figures($correction->was)}, corrected to {$figures($correction->is)} (open / high / low / close).";
+    }
+
     private function missed(Outcome $outcome): ?string
     {
         if ($outcome->missedBy === null) {
@@ -84,7 +109,7 @@ final readonly class OutcomePresenter
         return "missed by {$outcome->missedBy['price']} ({$outcome->missedBy['percent']} %) on {$this->times->date($outcome->missedBy['session'])}";
     }
 
-    private function event(Event $event): OutcomeEventData
+    private function event(Event $event, Instrument $instrument): OutcomeEventData
     {
         $details = $event->details;
         $gap = ($details['gap'] ?? false) === true;
@@ -103,6 +128,7 @@ final readonly class OutcomePresenter
             $event->session,
             $what,
             isset($details['price']) ? (string) $details['price'] : null,
+            isset($details['price']) && $event->session !== null ? (float) $details['price'] / $this->splitNote->ratioSince($instrument, $event->session)->toFloat() : null,
             isset($details['share']) ? (string) $details['share'] : null,
             implode('; ', $notes),
         );

@@ -35,7 +35,7 @@ final readonly class SetupEvaluator
                 return $outcome;
             }
             $sealed = $this->editions->setup($published->edition, $published->key);
-            $run = $this->runs->takeUp($sealed, $outcome);
+            $run = $this->runs->takeUp($sealed, $published->instrument, $outcome);
 
             $from = $run->lastBarStart === null ? $sealed->setup->publishedAt : $run->lastBarStart + 1;
             foreach ($this->bars->from($published->instrument, $sealed->judgedOn, $from) as $bar) {
@@ -46,7 +46,7 @@ final readonly class SetupEvaluator
             }
             $now = $this->clock->moment();
             return Outcome::query()->updateOrCreate(['published_setup_id' => $published->id], [
-                'status' => $this->runs->outcome($run, $now)->status,
+                'status' => $this->runs->outcome($run, $published->instrument, $now)->status,
                 'is_over' => $run->isOver(),
                 'as_of' => $now,
                 'run' => RunStore::save($run),

@@ -36,6 +36,7 @@ final class HandleInertiaRequests extends Middleware
                 $user->name,
                 $user->role,
                 $user->tier?->label(),
+                $user->can('plan'),
                 $user->can('publish'),
                 $user->can('play-market'),
             ) : null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Planning\PriceInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Watchpost\Core\Setups\Side;
@@ -17,6 +18,7 @@ final class SetupRequest extends FormRequest
         $price = ['sometimes', 'nullable', 'string', 'max:30'];
 
         return [
+            PriceInput::SURE => ['sometimes', 'boolean'],
             'side' => ['sometimes', Rule::enum(Side::class)],
             'trigger' => ['sometimes', Rule::enum(TriggerKind::class)],
             'entry' => $price,
@@ -35,7 +37,7 @@ final class SetupRequest extends FormRequest
     public function changes(): array
     {
         /** @var array{side?: string, trigger?: string, entry?: ?string, within?: ?string, no_chase?: bool, stop?: ?string, cancel?: ?string, good_for?: int, targets?: list<array{price: ?string, share: string}>} $changes */
-        $changes = $this->validated();
+        $changes = $this->safe()->except(PriceInput::SURE);
         if (isset($changes['good_for'])) {
             $changes['good_for'] = $this->integer('good_for');
         }

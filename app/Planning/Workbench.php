@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Data\WorkbenchData;
+use App\Levels\LevelReader;
+use App\Market\BarRepository;
+use App\Models\Candidate;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
+
+/** The workbench as a request asks for it: with the chart in view, and the evening of the cross-check. */
+final readonly class Workbench
+{
+    public function __construct(private BarRepository $bars, private WorkbenchPresenter $presenter)
+    {
+    }
+
+    public function of(Candidate $candidate, Request $request, ?TimeFrame $shown = null): WorkbenchData
+    {
+        return $this->presenter->workbench($candidate, $this->days($candidate), $shown ?? self::shown($request), self::asOf($request));
+    }
+
+    /** What stands on the workbench is told by the day chart, whatever time frame is shown. */
+    public function days(Candidate $candidate): Series
+    {
+        return $this->bars->days($candidate->instrument, LevelReader::DAYS);
+    }
+
+    public static function shown(Request $request): TimeFrame
+    {
+        $request->validate(['frame' => ['sometimes', Rule::enum(TimeFrame::class)]]);
+
+        return $request->enum('frame', TimeFrame::class) ?? TimeFrame::Day;
+    }
+
+    public static function asOf(Request $request): ?string
+    {
+        $request->validate(['as_of' => ['sometimes', 'nullable', 'date_format:Y-m-d']], ['as_of.date_format' => 'Write the date like 2026-10-14.']);
+
+        return $request->filled('as_of') ? $request->string('as_of')->value() : null;
+    }
+}
