@@ -8,12 +8,24 @@ const row = (change: Partial<LadderRowData> & { key: string; value: number }): L
     kind: 'level',
     label: 'own reading',
     price: change.value.toFixed(2),
+    low: change.value,
+    high: change.value,
+    span: '',
     percent: '1.00',
     atr: '0.5',
     r: null,
     levelId: 1,
     grade: 'minor',
     target: null,
+    layer: null,
+    form: 'price',
+    timeFrame: '1d',
+    standing: 'active',
+    agreement: null,
+    touches: 0,
+    movable: change.kind !== 'last' && change.kind !== 'found',
+    curve: [],
+    upper: [],
     ...change,
 });
 
@@ -50,7 +62,7 @@ describe('the ladder', () => {
 
     it('pushes rows apart that would overlap, in order', () => {
         const tops = rows.map((one) => parseFloat((at(one.key).element as HTMLElement).style.top));
-        tops.slice(1).forEach((top, i) => expect(top - (tops[i] ?? 0)).toBeGreaterThanOrEqual(23 - 1e-6));
+        tops.slice(1).forEach((top, i) => expect(top - (tops[i] ?? 0)).toBeGreaterThanOrEqual(22 - 1e-6));
     });
 
     it('lets many rows stand closer, and scrolls when even that is not enough', async () => {
@@ -79,10 +91,10 @@ describe('the ladder', () => {
         expect(ladder.findAll('[tabindex="0"]').map((one) => one.attributes('data-key'))).toEqual(['entry']);
     });
 
-    it('nudges a price by a tick, with Shift by ten, but never the last close', async () => {
-        await press('stop', 'ArrowUp');
-        await press('stop', 'ArrowDown', { shiftKey: true });
-        await press('last', 'ArrowUp');
+    it('nudges a price by a tick with Alt, with Shift by ten, but never the last close', async () => {
+        await press('stop', 'ArrowUp', { altKey: true });
+        await press('stop', 'ArrowDown', { altKey: true, shiftKey: true });
+        await press('last', 'ArrowUp', { altKey: true });
         expect(ladder.emitted('nudge')).toEqual([
             [rows[4], 1],
             [rows[4], -10],
@@ -90,12 +102,43 @@ describe('the ladder', () => {
     });
 
     it('walks up and down by key and stays at the ends', async () => {
-        await press('level-7', 'PageDown');
-        await press('level-7', 'PageUp');
-        await press('stop', 'PageDown');
+        await press('level-7', 'ArrowDown');
+        await press('level-7', 'ArrowUp');
+        await press('stop', 'ArrowDown');
         await press('level-7', 'End');
         await press('level-7', 'Home');
         expect(ladder.emitted('choose')?.flat()).toEqual(expect.arrayContaining(['last', 'target-0', 'stop']));
+    });
+
+    it('opens a level on Enter, and the price of what is no level', async () => {
+        await press('level-7', 'Enter');
+        expect(ladder.emitted('open')).toEqual([[rows[1]]]);
+        await press('stop', 'Enter');
+        expect(at('stop').find('input').exists()).toBe(true);
+    });
+
+    it('tells the next levels above and below price first and last, or that there are none', async () => {
+        const level = { layer: 'own' as const };
+        await ladder.setProps({ rows: rows.map((one) => (one.kind === 'level' ? { ...one, ...level } : one)) });
+        const [above, below] = ladder.findAll('.near');
+        expect(above?.text()).toContain('↑ 47.90');
+        expect(above?.text()).toContain('60-session high');
+        expect(below?.text()).toContain('nothing shown below');
+        await above?.trigger('click');
+        expect(ladder.emitted('choose')?.at(-1)).toEqual(['level-7']);
+    });
+
+    it('joins found levels where there is no room, and opens them on Enter', async () => {
+        const found = Array.from({ length: 30 }, (_, i) =>
+            row({ key: `found-${i}`, kind: 'found', layer: 'marks', value: 46.9 - i * 0.05, levelId: null }),
+        );
+        await ladder.setProps({ rows: [...rows.slice(0, 2), ...found, ...rows.slice(2)], height: 200 });
+        const group = ladder.get('.row.group');
+        expect(group.text()).toContain('▸ 27 found');
+        await group.trigger('keydown', { key: 'Enter' });
+        expect(ladder.findAll('.row')).toHaveLength(36);
+        await ladder.get('[data-key="found-13"]').trigger('keydown', { key: 'a' });
+        expect(ladder.emitted('adopt')).toEqual([[found[13]]]);
     });
 
     it('makes a row into something with one key', async () => {

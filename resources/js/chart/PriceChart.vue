@@ -1,14 +1,27 @@
 <script setup lang="ts">
-import { computed, ref, useId } from 'vue';
+import { computed, useId } from 'vue';
 import type { ChartData, RScaleData } from '@/types/data';
+import BarReading from './BarReading.vue';
+import CandleLayer from './CandleLayer.vue';
+import ChartTable from './ChartTable.vue';
 import { FRAMES } from './frames';
+import LineLayer from './LineLayer.vue';
 import type { ChartMark, PriceLine } from './lines';
-import { barScale, dateMarks, rTicks, type PriceScale, type Window } from './scales';
-import { averagePath, candles, volumeBars } from './shapes';
+import type { Live, Motion } from './live';
+import type { Point } from './measure';
+import MovingLine from './MovingLine.vue';
+import PaneLayer from './PaneLayer.vue';
+import PaneNames from './PaneNames.vue';
+import { panesHeight } from './panes';
+import { usePointer, type PointerPlace } from './pointer';
+import PointerLayer from './PointerLayer.vue';
+import { barScale, DATE_AXIS, dateMarks, rTicks, type PriceScale, type Window } from './scales';
+import { averagePath } from './shapes';
+import type { Snapped } from './snap';
 import { spread } from './spread';
 
 /**
- * The day chart: price in ink, levels as lines, the plan in colour. It draws and turns pixels into prices; every
+ * The chart: price in ink, levels as lines and bands, the plan in colour. It draws and turns pixels into prices; every
  * figure comes from the server.
  */
 const props = withDefaults(
@@ -23,39 +36,76 @@ const props = withDefaults(
         name: string;
         /** with an axis of prices, or for print with a tag for each line */
         tags?: boolean;
+        /** one of several, to be taken in at a glance */
+        small?: boolean;
+        /** without axes, to be a picture among others */
+        bare?: boolean;
+        /** figures of the price axis within the plot, so that they are not taken for those of the chart beside */
+        inside?: boolean;
+        /** without the table for screen readers, which another chart beside it gives */
+        silent?: boolean;
         interactive?: boolean;
         marks?: ChartMark[];
         /** key of the line that is chosen elsewhere */
         chosen?: string | null;
         /** key of the line being moved */
         moving?: string | null;
+        /** and how it stands now */
+        motion?: Motion | null;
+        /** points picked so far, while points are being picked */
+        picked?: Point[] | null;
+        snaps?: boolean;
+        /** average true range, for measuring */
+        atr?: number | null;
+        /** the evening of the cross-check, if it is an earlier one */
+        asOf?: string | null;
+        /** what the reading of a bar is put into; else above the chart */
+        readingIn?: string | null;
     }>(),
-    { tags: false, interactive: false, marks: () => [], chosen: null, moving: null },
+    {
+        tags: false,
+        small: false,
+        bare: false,
+        inside: false,
+        silent: false,
+        interactive: false,
+        marks: () => [],
+        chosen: null,
+        moving: null,
+        motion: null,
+        picked: null,
+        snaps: true,
+        atr: null,
+        asOf: null,
+        readingIn: null,
+    },
 );
 const emit = defineEmits<{
-    place: [value: number];
+    place: [value: number, snapped: Snapped | null];
+    pick: [point: Point, snapped: Snapped | null];
     choose: [key: string];
     moveStart: [key: string];
     move: [value: number];
     moveEnd: [];
-    zoom: [factor: number];
+    zoom: [factor: number, at: number];
     pan: [bars: number];
+    hold: [ends: [number, number] | null];
 }>();
 
-const DATE_AXIS = 20;
 const R_GUTTER = 40;
-/** How near the pointer must be to take hold of a line, in pixels. */
-const GRIP = 4;
-const volumeShare = 0.14;
 const clip = useId();
 
-const gutter = computed(() => (props.tags ? 118 : 64) + (props.scale === null ? 0 : props.tags ? 0 : R_GUTTER));
-const plotWidth = computed(() => Math.max(120, props.width - gutter.value));
-const plotHeight = computed(() => props.height - DATE_AXIS);
-const bars = computed(() => barScale(props.window, plotWidth.value));
-const shapes = computed(() => candles(props.chart, props.window, bars.value.x, props.y, bars.value.slot));
-const volumes = computed(() =>
-    volumeBars(props.chart, props.window, bars.value.x, bars.value.slot, plotHeight.value * volumeShare),
+const gutter = computed(
+    () =>
+        (props.bare || props.inside ? 2 : props.tags ? 118 : props.small ? 52 : 64) +
+        (props.scale === null ? 0 : props.tags ? 0 : R_GUTTER),
+);
+const plotWidth = computed(() => Math.max(props.small ? 60 : 120, props.width - gutter.value));
+const plotHeight = computed(() => props.height - DATE_AXIS - panesHeight(props.chart));
+const bottom = computed(() => props.height - DATE_AXIS);
+const bars = computed(() => barScale(props.window, plotWidth.value, props.small ? 4 : undefined));
+const flags = computed(() =>
+    props.chart.marks.filter((mark) => mark.index >= props.window.first && mark.index <= props.window.last),
 );
 const averages = computed(() =>
     props.chart.averages.map((average) => ({
@@ -64,15 +114,28 @@ const averages = computed(() =>
         end: average.values[props.window.last] ?? null,
     })),
 );
-const months = computed(() => dateMarks(props.chart, props.window, bars.value.slot));
-const longer = computed(() => ['1w', '1mo', '3mo'].includes(props.chart.timeFrame));
+const months = computed(() => dateMarks(props.chart, props.window, bars.value.slot, props.small ? 62 : undefined));
+/** Where a session ends within the day, as long as the lines can be told apart. */
+const breaks = computed(() => {
+    if (props.chart.times.length === 0 || props.small) {
+        return [];
+    }
+    const ends = [];
+    for (let i = Math.max(1, props.window.first); i <= props.window.last; i++) {
+        if (props.chart.sessions[i] !== props.chart.sessions[i - 1]) {
+            ends.push(i);
+        }
+    }
+    return ends.length * 12 > plotWidth.value ? [] : ends;
+});
 const frameName = computed(() => FRAMES.find((frame) => frame.value === props.chart.timeFrame)?.name ?? '');
-const priceTicks = computed(() => props.y.ticks(Math.max(3, Math.floor(plotHeight.value / 64))));
+const priceTicks = computed(() => props.y.ticks(Math.max(props.small ? 2 : 3, Math.floor(plotHeight.value / 64))));
 const rMarks = computed(() => (props.scale === null ? [] : rTicks(props.y, props.scale.entry, props.scale.stop)));
 // levels first, so that the plan is drawn over them
-const visible = computed(() =>
-    props.lines.filter((line) => inView(line.value)).sort((a, b) => Number(b.kind === 'level') - Number(a.kind === 'level')),
-);
+const ordered = computed(() => {
+    const rank = (line: PriceLine): number => (line.kind === 'found' ? 0 : line.kind === 'level' ? 1 : 2);
+    return props.lines.filter((line) => line.key !== props.moving || props.motion === null).sort((a, b) => rank(a) - rank(b));
+});
 const nameEnds = computed(() => {
     const ends = averages.value.filter((one): one is typeof one & { end: number } => one.end !== null && inView(one.end));
     const sorted = [...ends].sort((a, b) => props.y(a.end) - props.y(b.end));
@@ -85,7 +148,9 @@ const nameEnds = computed(() => {
     return sorted.map((one, i) => ({ name: one.name, y: places[i] ?? 0 }));
 });
 const tagRows = computed(() => {
-    const sorted = visible.value.filter((line) => line.kind !== 'last').sort((a, b) => props.y(a.value) - props.y(b.value));
+    const sorted = ordered.value
+        .filter((line) => line.kind !== 'last' && inView(line.value))
+        .sort((a, b) => props.y(a.value) - props.y(b.value));
     const places = spread(
         sorted.map((line) => props.y(line.value)),
         15,
@@ -94,187 +159,140 @@ const tagRows = computed(() => {
     );
     return sorted.map((line, i) => ({ line, y: places[i] ?? 0 }));
 });
-const published = computed(() => {
-    const after = props.chart.publishedAfter;
-    return after === null || after < props.window.first || after >= props.window.last
-        ? null
-        : bars.value.x(after) + bars.value.slot / 2;
+const published = computed(() => after(props.chart.publishedAfter));
+const evening = computed(() => {
+    const date = props.asOf;
+    return date === null ? null : after(props.chart.sessions.filter((session) => session <= date).length - 1);
 });
 const events = computed(() =>
     props.marks
-        .map((mark) => ({ ...mark, index: props.chart.sessions.indexOf(mark.session) }))
+        .map((mark) => ({ ...mark, index: barOf(mark.session) }))
         .filter((mark) => mark.index >= props.window.first && mark.index <= props.window.last),
 );
 
-const hover = ref<{ index: number; y: number } | null>(null);
-const ghost = ref<number | null>(null);
-const shown = computed(() => Math.min(hover.value?.index ?? props.window.last, props.chart.sessions.length - 1));
-const reading = computed(() => {
-    const i = shown.value;
-    const c = props.chart;
-    const close = c.close[i] ?? 0;
-    const before = c.close[i - 1];
-    return {
-        date: new Date(`${c.sessions[i]}T12:00:00Z`).toLocaleDateString('en-GB', {
-            weekday: 'short',
-            day: 'numeric',
-            month: 'short',
-            year: 'numeric',
-            timeZone: 'UTC',
-        }),
-        time: c.times[i] ?? null,
-        open: figure(c.open[i]),
-        high: figure(c.high[i]),
-        low: figure(c.low[i]),
-        close: figure(close),
-        change: before === undefined || before === 0 ? null : (close / before - 1) * 100,
-        volume: (c.volume[i] ?? 0).toLocaleString('en-GB'),
-        unfinished: c.unfinished && i === c.sessions.length - 1,
-    };
+const place = computed<PointerPlace>(() => ({
+    chart: props.chart,
+    window: props.window,
+    bars: bars.value,
+    y: props.y,
+    lines: props.lines,
+    chosen: props.chosen,
+    moving: props.moving,
+    plotWidth: plotWidth.value,
+    plotHeight: plotHeight.value,
+    interactive: props.interactive,
+    picking: props.picked !== null,
+    snaps: props.snaps,
+}));
+const pointer = usePointer(place, {
+    place: (value, snapped) => emit('place', value, snapped),
+    pick: (point, snapped) => emit('pick', point, snapped),
+    choose: (key) => emit('choose', key),
+    moveStart: (key) => emit('moveStart', key),
+    move: (value) => emit('move', value),
+    moveEnd: () => emit('moveEnd'),
+    zoom: (factor, at) => emit('zoom', factor, at),
+    pan: (count) => count !== 0 && emit('pan', count),
+    hold: (ends) => emit('hold', ends),
 });
+const { takesHold } = pointer;
+const live: Live = { hover: pointer.hover, ghost: pointer.ghost, snapped: pointer.snapped, measuring: pointer.measuring };
+const side = computed(() => props.lines.find((line) => line.side !== null)?.side ?? 'long');
+
+/** The bar that holds a session. */
+function barOf(session: string): number {
+    let at = -1;
+    for (let i = 0; i < props.chart.sessions.length && (props.chart.sessions[i] ?? '') <= session; i++) {
+        at = i;
+    }
+    return at;
+}
+
+/** The place after a bar, if it is in view with one that follows. */
+function after(index: number | null): number | null {
+    return index === null || index < props.window.first || index >= props.window.last
+        ? null
+        : bars.value.x(index) + bars.value.slot / 2;
+}
+
+/** Whether the name of a flag can be read before the next flag. */
+function hasRoom(place: number): boolean {
+    const here = flags.value[place]?.index ?? 0;
+    const next = flags.value[place + 1]?.index;
+    return next === undefined || (next - here) * bars.value.slot > 64;
+}
 
 function inView(value: number): boolean {
     const at = props.y(value);
     return at >= -1 && at <= plotHeight.value + 1;
 }
 
-function figure(value: number | undefined): string {
-    return value === undefined ? '' : value.toFixed(props.chart.decimals);
-}
-
-function at(event: PointerEvent): { x: number; y: number } {
-    const box = (event.currentTarget as Element).closest('svg')?.getBoundingClientRect() ?? new DOMRect();
-    return { x: event.clientX - box.left, y: event.clientY - box.top };
-}
-
-function down(event: PointerEvent): void {
-    if (!props.interactive || event.button !== 0) {
-        return;
-    }
-    const { x, y } = at(event);
-    if (x > plotWidth.value || y > plotHeight.value) {
-        return;
-    }
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    const line = nearest(y);
-    if (line !== null) {
-        emit('choose', line.key);
-        emit('moveStart', line.key);
-    } else {
-        ghost.value = y;
-    }
-}
-
-function over(event: PointerEvent): void {
-    const { x, y } = at(event);
-    hover.value =
-        x <= plotWidth.value && y <= plotHeight.value
-            ? {
-                  index: Math.max(
-                      props.window.first,
-                      Math.min(props.window.last, Math.round(x / bars.value.slot) - 1 + props.window.first),
-                  ),
-                  y,
-              }
-            : null;
-    if (props.moving !== null && event.buttons === 1) {
-        emit('move', props.y.invert(Math.max(0, Math.min(plotHeight.value, y))));
-    } else if (ghost.value !== null) {
-        ghost.value = Math.max(0, Math.min(plotHeight.value, y));
-    }
-}
-
-function up(): void {
-    if (props.moving !== null) {
-        emit('moveEnd');
-    } else if (ghost.value !== null) {
-        emit('place', props.y.invert(ghost.value));
-    }
-    ghost.value = null;
-}
-
-/** The movable line under the pointer; a plan price before the level it may have been made from. */
-function nearest(y: number): PriceLine | null {
-    const reach = (line: PriceLine): number => Math.abs(props.y(line.value) - y);
-    const within = visible.value.filter((line) => line.movable && reach(line) <= GRIP);
-    within.sort((a, b) => Number(a.kind === 'level') - Number(b.kind === 'level') || reach(a) - reach(b));
-    return within[0] ?? null;
-}
-
-const overLine = computed(() => hover.value !== null && props.interactive && nearest(hover.value.y) !== null);
-
-function wheel(event: WheelEvent): void {
-    if (Math.abs(event.deltaX) > Math.abs(event.deltaY) || event.shiftKey) {
-        emit('pan', Math.sign(event.deltaX || event.deltaY) * 5);
-    } else {
-        emit('zoom', event.deltaY > 0 ? 1.15 : 1 / 1.15);
-    }
-}
+defineExpose({ forgetMeasure: () => (pointer.measuring.value = null) });
 </script>
 
 <template>
     <figure class="chart">
-        <figcaption v-if="!tags" class="reading">
-            <strong
-                >{{ longer ? `${frameName} from ` : '' }}{{ reading.date }}{{ reading.time ? `, ${reading.time}` : '' }}</strong
-            >
-            <span v-if="reading.time">{{ frameName }}</span>
-            <span v-if="reading.unfinished" class="look">under way</span>
-            <span>O {{ reading.open }}</span>
-            <span>H {{ reading.high }}</span>
-            <span>L {{ reading.low }}</span>
-            <span>C {{ reading.close }}</span>
-            <span v-if="reading.change !== null"
-                >{{ reading.change >= 0 ? '+' : '−' }}{{ Math.abs(reading.change).toFixed(2) }} %</span
-            >
-            <span v-if="chart.volume.some((v) => v > 0)">volume {{ reading.volume }}</span>
-        </figcaption>
+        <Teleport :to="readingIn ?? 'body'" :disabled="readingIn === null" defer>
+            <component :is="readingIn === null ? 'figcaption' : 'div'" v-if="!tags && !small">
+                <BarReading :chart="chart" :window="window" :live="live" />
+            </component>
+        </Teleport>
         <svg
             :width="width"
             :height="height"
             :viewBox="`0 0 ${width} ${height}`"
             role="img"
-            :aria-label="`Chart of ${name}, one bar for each ${frameName}. The same figures stand in the table that follows.`"
-            :class="{ interactive, 'over-line': overLine || moving !== null }"
-            @pointerdown="down"
-            @pointermove="over"
-            @pointerup="up"
-            @pointercancel="ghost = null"
-            @pointerleave="hover = null"
-            @wheel.prevent="interactive && wheel($event)"
+            :aria-label="`Chart of ${name}, one bar for each ${frameName}.${silent ? '' : ' The same figures stand in the table that follows.'}`"
+            :class="{ interactive, 'over-line': takesHold || moving !== null, picking: picked !== null }"
+            @pointerdown="pointer.down"
+            @pointermove="pointer.over"
+            @pointerup="pointer.up"
+            @pointercancel="pointer.cancel"
+            @pointerleave="pointer.leave"
+            @wheel="interactive && ($event.preventDefault(), pointer.wheel($event))"
+            @dblclick="pointer.twice"
         >
             <defs>
                 <clipPath :id="clip"><rect :width="plotWidth" :height="plotHeight" /></clipPath>
             </defs>
             <g class="months">
+                <line
+                    v-for="index in breaks"
+                    :key="`b${index}`"
+                    class="break"
+                    :x1="bars.x(index) - bars.slot / 2"
+                    :x2="bars.x(index) - bars.slot / 2"
+                    y1="0"
+                    :y2="bottom"
+                />
                 <template v-for="month in months" :key="month.index">
                     <line
                         :x1="bars.x(month.index) - bars.slot / 2"
                         :x2="bars.x(month.index) - bars.slot / 2"
                         y1="0"
-                        :y2="plotHeight"
+                        :y2="bottom"
                     />
-                    <text :x="bars.x(month.index) - bars.slot / 2 + 3" :y="height - 6">{{ month.label }}</text>
+                    <text
+                        v-if="!small || bars.x(month.index) < plotWidth - 44"
+                        :x="bars.x(month.index) - bars.slot / 2 + 3"
+                        :y="height - 6"
+                    >
+                        {{ month.label }}
+                    </text>
                 </template>
             </g>
-            <g v-if="!tags" class="axis">
+            <g v-if="!tags && !bare" class="axis">
                 <template v-for="tick in priceTicks" :key="tick">
                     <line x1="0" :x2="plotWidth + 4" :y1="y(tick)" :y2="y(tick)" />
-                    <text :x="plotWidth + 60" :y="y(tick) + 4" text-anchor="end">{{ tick.toFixed(chart.decimals) }}</text>
+                    <text v-if="inside" class="within" x="2" :y="y(tick) - 3">{{ tick.toFixed(chart.decimals) }}</text>
+                    <text v-else :x="plotWidth + (small ? 50 : 60)" :y="y(tick) + 4" text-anchor="end">
+                        {{ tick.toFixed(chart.decimals) }}
+                    </text>
                 </template>
             </g>
-            <line class="frame" :x1="plotWidth" :x2="plotWidth" y1="0" :y2="plotHeight" />
+            <line class="frame" :x1="plotWidth" :x2="plotWidth" y1="0" :y2="bottom" />
             <line class="frame" x1="0" :x2="plotWidth" :y1="plotHeight" :y2="plotHeight" />
             <g :clip-path="`url(#${clip})`">
-                <rect
-                    v-for="(bar, i) in volumes"
-                    :key="`v${i}`"
-                    class="volume"
-                    :x="bar.x"
-                    :width="bar.width"
-                    :y="plotHeight - bar.height"
-                    :height="bar.height"
-                />
                 <path
                     v-for="(average, i) in averages"
                     :key="average.name"
@@ -282,53 +300,68 @@ function wheel(event: WheelEvent): void {
                     :class="`average-${i}`"
                     :d="average.path"
                 />
-                <g v-for="line in visible" :key="line.key">
-                    <line
-                        x1="0"
-                        :x2="plotWidth"
-                        :y1="y(line.value)"
-                        :y2="y(line.value)"
-                        class="line"
-                        :class="[line.kind, line.grade, line.side, { chosen: line.key === chosen }]"
-                    />
-                </g>
-                <g class="candles">
-                    <template v-for="candle in shapes" :key="candle.index">
-                        <path :d="candle.wick" />
-                        <rect
-                            :x="candle.x"
-                            :y="candle.bodyTop"
-                            :width="candle.width"
-                            :height="candle.bodyHeight"
-                            :class="{
-                                rising: candle.rising,
-                                unfinished: chart.unfinished && candle.index === chart.sessions.length - 1,
-                            }"
-                        />
-                    </template>
-                </g>
+                <LineLayer
+                    :lines="ordered"
+                    :window="window"
+                    :x="bars.x"
+                    :y="y"
+                    :width="plotWidth"
+                    :height="plotHeight"
+                    :chosen="chosen"
+                    :handles="interactive && picked === null"
+                />
+                <CandleLayer :chart="chart" :window="window" :x="bars.x" :y="y" :step="bars.slot" />
                 <g v-for="(mark, i) in events" :key="`m${i}`" class="event" :class="mark.kind">
                     <title>{{ mark.label }}</title>
                     <path v-if="mark.kind === 'fill'" :d="`M${bars.x(mark.index) - 9},${y(mark.value) - 5}l8,5l-8,5z`" />
-                    <path v-else :d="`M${bars.x(mark.index) + 2},${y(mark.value) - 4}l8,8m0,-8l-8,8`" />
+                    <path v-else-if="mark.kind === 'exit'" :d="`M${bars.x(mark.index) + 2},${y(mark.value) - 4}l8,8m0,-8l-8,8`" />
+                    <path
+                        v-else-if="mark.kind === 'broke'"
+                        :d="`M${bars.x(mark.index) - 5},${y(mark.value) - 5}l10,10m0,-10l-10,10`"
+                    />
+                    <circle v-else :cx="bars.x(mark.index)" :cy="y(mark.value)" r="5" />
                 </g>
-                <line v-if="ghost !== null" class="ghost" x1="0" :x2="plotWidth" :y1="ghost" :y2="ghost" />
+                <g v-for="(flag, i) in flags" :key="`f${i}`" class="flag" :class="flag.kind">
+                    <title>{{ flag.label }}</title>
+                    <path v-if="flag.kind === 'missing'" :d="`M${bars.x(flag.index) - bars.slot / 2},${plotHeight}v-12`" />
+                    <template v-else>
+                        <path :d="`M${bars.x(flag.index)},${plotHeight}v-13h7l-3,3.5l3,3.5h-7`" />
+                        <text v-if="!tags && !small && hasRoom(i)" :x="bars.x(flag.index) + 10" :y="plotHeight - 4">
+                            {{ flag.kind }}
+                        </text>
+                    </template>
+                </g>
             </g>
+            <PaneLayer
+                :chart="chart"
+                :window="window"
+                :x="bars.x"
+                :step="bars.slot"
+                :top="plotHeight"
+                :width="plotWidth"
+                :plain="tags || small"
+            />
+            <PaneNames
+                v-if="chart.panes.length > 0"
+                :chart="chart"
+                :window="window"
+                :top="plotHeight"
+                :live="live"
+                :plain="tags"
+            />
             <g v-if="published !== null" class="published">
-                <line :x1="published" :x2="published" y1="0" :y2="plotHeight" />
+                <line :x1="published" :x2="published" y1="0" :y2="bottom" />
                 <text :x="published - 4" y="11" text-anchor="end">published</text>
             </g>
-            <g v-if="!tags && hover !== null && moving === null" class="cross" aria-hidden="true">
-                <line :x1="bars.x(hover.index)" :x2="bars.x(hover.index)" y1="0" :y2="plotHeight" />
-                <line x1="0" :x2="plotWidth" :y1="hover.y" :y2="hover.y" />
-                <rect :x="plotWidth + 1" :y="hover.y - 9" width="62" height="18" />
-                <text :x="plotWidth + 60" :y="hover.y + 4" text-anchor="end">{{ figure(y.invert(hover.y)) }}</text>
+            <g v-if="evening !== null" class="published evening">
+                <line :x1="evening" :x2="evening" y1="0" :y2="bottom" />
+                <text :x="evening - 4" y="11" text-anchor="end">found as of here</text>
             </g>
             <text
                 v-for="end in nameEnds"
                 :key="end.name"
                 class="average-name"
-                :x="plotWidth - 4"
+                :x="plotWidth - (tags || small ? 4 : 24)"
                 :y="end.y - 4"
                 text-anchor="end"
             >
@@ -355,33 +388,39 @@ function wheel(event: WheelEvent): void {
                 </template>
             </g>
         </svg>
-        <table class="visually-hidden">
-            <caption>
-                {{
-                    name
-                }}: the bars shown
-            </caption>
-            <thead>
-                <tr>
-                    <th>Session</th>
-                    <th>Open</th>
-                    <th>High</th>
-                    <th>Low</th>
-                    <th>Close</th>
-                    <th>Volume</th>
-                </tr>
-            </thead>
-            <tbody>
-                <tr v-for="candle in shapes.slice(-30)" :key="candle.index">
-                    <td>{{ chart.sessions[candle.index] }}</td>
-                    <td>{{ figure(chart.open[candle.index]) }}</td>
-                    <td>{{ figure(chart.high[candle.index]) }}</td>
-                    <td>{{ figure(chart.low[candle.index]) }}</td>
-                    <td>{{ figure(chart.close[candle.index]) }}</td>
-                    <td>{{ chart.volume[candle.index] }}</td>
-                </tr>
-            </tbody>
-        </table>
+        <svg
+            v-if="!tags && !small && moving === null"
+            class="overlay"
+            :width="width"
+            :height="height"
+            :viewBox="`0 0 ${width} ${height}`"
+            aria-hidden="true"
+        >
+            <PointerLayer
+                :live="live"
+                :x="bars.x"
+                :y="y"
+                :width="plotWidth"
+                :height="plotHeight"
+                :bottom="bottom"
+                :decimals="chart.decimals"
+                :picked="picked"
+                :moving="moving"
+                :atr="atr"
+                :scale="scale"
+            />
+        </svg>
+        <MovingLine
+            v-if="motion !== null && moving !== null"
+            :motion="motion"
+            :live="live"
+            :side="side"
+            :x="bars.x"
+            :y="y"
+            :width="plotWidth"
+            :height="plotHeight"
+        />
+        <ChartTable v-if="!silent" :chart="chart" :window="window" :name="name" />
     </figure>
 </template>
 
@@ -390,18 +429,12 @@ function wheel(event: WheelEvent): void {
     position: relative;
     margin: 0;
 }
-.reading {
-    display: flex;
-    flex-wrap: nowrap;
-    gap: 10px;
-    height: 20px;
-    overflow: hidden;
-    white-space: nowrap;
-    font-size: 13px;
-    color: var(--ink-2);
-}
-.reading strong {
-    color: var(--ink);
+.overlay {
+    position: absolute;
+    inset: 0 auto auto 0;
+    pointer-events: none;
+    /* a layer of its own: what follows the pointer does not have the bars painted anew */
+    will-change: transform;
 }
 svg {
     display: block;
@@ -428,12 +461,16 @@ text {
 .months line {
     stroke-dasharray: 1 3;
 }
+.axis .within {
+    font-size: 11px;
+    fill: var(--ink-3);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+}
 .frame {
     stroke: var(--hair-2);
     shape-rendering: crispEdges;
-}
-.volume {
-    fill: var(--volume);
 }
 .average {
     fill: none;
@@ -444,80 +481,41 @@ text {
     stroke-width: 1.6;
     stroke-dasharray: 7 3 1.5 3;
 }
+.average-2 {
+    stroke-width: 1;
+    stroke-dasharray: 2 2;
+}
+.average-3 {
+    stroke-width: 2;
+    stroke-dasharray: 1 3;
+}
+.average-4 {
+    stroke-width: 1.2;
+    stroke-dasharray: 12 4;
+}
+.flag path {
+    stroke: var(--ink-2);
+    fill: var(--paper);
+}
+.flag.missing path {
+    stroke-dasharray: 2 2;
+    stroke-width: 1.5;
+}
+.flag text {
+    font-size: 11px;
+    fill: var(--ink-3);
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+}
 .average-name {
     font-size: 11px;
     paint-order: stroke;
     stroke: var(--paper);
     stroke-width: 3px;
 }
-.line {
-    stroke: var(--ink-3);
-    stroke-width: 1;
-}
-.line.major {
-    stroke: var(--ink);
-    stroke-width: 2;
-}
-.line.last {
-    stroke: var(--look);
-    stroke-dasharray: 1 3;
-}
-.line.entry,
-.line.target {
-    stroke-width: 1.8;
-}
-.line.entry.long,
-.line.target.long {
-    stroke: var(--long);
-}
-.line.entry.short,
-.line.target.short {
-    stroke: var(--short);
-}
-.line.target {
-    stroke-dasharray: 7 4;
-}
-.line.stop {
-    stroke: var(--stop);
-    stroke-width: 1.8;
-}
-.line.cancel {
-    stroke: var(--stop);
-    stroke-dasharray: 2 4;
-}
-.line.chosen {
-    stroke-width: 3;
-}
-.candles path {
-    stroke: var(--ink);
-    stroke-width: 1;
-    fill: none;
-}
-.candles rect {
-    stroke: var(--ink);
-    stroke-width: 1;
-    fill: var(--ink);
-}
-.candles rect.rising {
-    fill: var(--paper);
-}
-.candles rect.unfinished {
-    stroke-dasharray: 2 1.5;
-}
-.ghost {
-    stroke: var(--ink);
-    stroke-width: 1.5;
-    stroke-dasharray: 4 3;
-}
-.cross line {
-    stroke: var(--ink-3);
-    stroke-dasharray: 2 3;
-}
-.cross rect {
-    fill: var(--ink);
-}
-.cross text {
-    fill: var(--paper);
+.months .break {
+    stroke-dasharray: none;
 }
 .published line {
     stroke: var(--look);
@@ -573,5 +571,14 @@ text {
 .tags path.entry,
 .tags path.target {
     fill: none;
+}
+.event circle,
+.event.broke path {
+    fill: none;
+    stroke: var(--look);
+    stroke-width: 2;
+}
+svg.picking {
+    cursor: cell;
 }
 </style>

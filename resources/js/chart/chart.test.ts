@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { ChartData } from '@/types/data';
+import type { ChartData, PaneData } from '@/types/data';
 import { barScale, lastBars, dateMarks, near, priceScale, rTicks } from './scales';
-import { averagePath, candles, volumeBars } from './shapes';
+import { paneFigure, panesHeight, placePanes } from './panes';
+import { averagePath, candles, paneBars } from './shapes';
 import { spread } from './spread';
 
 const chart: ChartData = {
@@ -15,6 +16,9 @@ const chart: ChartData = {
     close: [11, 12, 11.5, 11],
     volume: [100, 400, 0, 200],
     averages: [],
+    extended: [],
+    panes: [],
+    marks: [],
     unfinished: false,
     publishedAfter: null,
 };
@@ -119,7 +123,7 @@ describe('scales', () => {
 
 describe('shapes', () => {
     const window = { first: 0, last: 3 };
-    const { x, slot } = barScale(window, 246);
+    const { x, slot } = barScale(window, 254);
     const y = priceScale(chart, window, [], 300);
 
     it('draws rising candles hollow and falling ones filled', () => {
@@ -131,7 +135,47 @@ describe('shapes', () => {
         expect(averagePath([null, null, null, null], window, x, y)).toBe('');
     });
 
-    it('fills the strip with the largest volume', () => {
-        expect(volumeBars(chart, window, x, slot, 40).map((bar) => bar.height)).toEqual([10, 40, 0, 20]);
+    it('draws bars of a pane from zero, on both sides of it', () => {
+        const zero = (value: number): number => 50 - value;
+        expect(paneBars([10, -20, null, 0], window, x, zero, slot).match(/M[\d.]+,50V([\d.]+)/g)).toEqual([
+            'M28,50V40',
+            'M68,50V70',
+            'M148,50V50',
+        ]);
+    });
+});
+
+describe('panes', () => {
+    const line = (values: (number | null)[]) => ({ name: 'x', values, bars: false });
+    const pane = (kind: PaneData['kind'], change: Partial<PaneData> = {}): PaneData => ({
+        kind,
+        label: kind,
+        lines: [line([null, 40, 60, 50])],
+        guides: [],
+        low: null,
+        high: null,
+        decimals: 1,
+        note: '',
+        ...change,
+    });
+    const window = { first: 0, last: 3 };
+
+    it('stand one below the other and take the room they need', () => {
+        const both = { ...chart, panes: [pane('volume'), pane('rsi', { low: 0, high: 100, guides: [30, 70] })] };
+        const placed = placePanes(both, window, 300);
+        expect(placed.map((one) => one.top)).toEqual([300, 300 + (placed[0]?.height ?? 0)]);
+        expect(panesHeight(both)).toBe((placed[0]?.height ?? 0) + (placed[1]?.height ?? 0));
+        expect(placed[1]?.y(100)).toBeLessThan(placed[1]?.y(0) ?? 0);
+        expect(placed[1]?.ticks).toEqual([30, 70]);
+    });
+
+    it('take the scale of what is seen where none is fixed', () => {
+        const one = placePanes({ ...chart, panes: [pane('ratio')] }, { first: 1, last: 2 }, 0)[0];
+        expect(one?.ticks).toEqual([40, 60]);
+        expect(placePanes({ ...chart, panes: [pane('ratio', { lines: [] })] }, window, 0)[0]?.ticks).toEqual([0, 1]);
+    });
+
+    it('tell a figure with a real minus, and nothing where there is none', () => {
+        expect([paneFigure(-1.25, 2), paneFigure(null, 2), paneFigure(12345, 0)]).toEqual(['−1.25', '–', '12,345']);
     });
 });

@@ -1,6 +1,9 @@
 import { extent } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear, scaleLog } from 'd3-scale';
 import type { ChartData } from '@/types/data';
+
+/** Height of the date axis, in pixels. */
+export const DATE_AXIS = 20;
 
 /** From prices to pixels and back. */
 export interface PriceScale {
@@ -22,24 +25,51 @@ export function lastBars(chart: ChartData, count: number): Window {
     return { first: Math.max(0, last - count + 1), last };
 }
 
-/**
- * The price scale: the bars of the window and the prices that must be seen, with some air.
- *
- * @param below share of the height kept free below the prices, for the volume
- */
+export interface ScaleOptions {
+    /** share of the height kept free below the prices, for marks */
+    below?: number;
+    padding?: number;
+    /** whether equal distances are equal changes in percent */
+    log?: boolean;
+    /** prices at its ends, while it is held; null: it follows the bars */
+    held?: [number, number] | null;
+}
+
+/** The price scale: the bars of the window and the prices that must be seen, with some air. */
 export function priceScale(
     chart: ChartData,
     window: Window,
     prices: number[],
     height: number,
-    below = 0.17,
-    padding = 12,
+    { below = 0.05, padding = 12, log = false, held = null }: ScaleOptions = {},
 ): PriceScale {
+    const range: [number, number] = [height * (1 - below), padding];
+    return log
+        ? logScale(held ?? ends(chart, window, prices, true), range)
+        : scaleLinear(held ?? ends(chart, window, prices, false), range);
+}
+
+function ends(chart: ChartData, window: Window, prices: number[], log: boolean): [number, number] {
     const lows = chart.low.slice(window.first, window.last + 1);
     const highs = chart.high.slice(window.first, window.last + 1);
     const [low = 0, high = 1] = extent([...lows, ...highs, ...prices]) as [number | undefined, number | undefined];
+    if (log && low > 0) {
+        const air = (high / low) ** 0.03;
+        return [low / air, high * air];
+    }
     const air = (high - low || Math.abs(high) || 1) * 0.03;
-    return scaleLinear([low - air, high + air], [height * (1 - below), padding]);
+    return [low - air, high + air];
+}
+
+/** A logarithmic scale whose marks are round prices, as on a linear one. */
+function logScale([low, high]: [number, number], range: [number, number]): PriceScale {
+    const least = Math.max(low, high * 1e-6);
+    const scale = scaleLog([least, high], range);
+    return Object.assign((price: number) => scale(Math.max(price, least / 1e3)), {
+        invert: (pixel: number) => scale.invert(pixel),
+        ticks: (count: number) => scaleLinear([least, high], [0, 1]).ticks(count),
+        domain: () => [least, high],
+    });
 }
 
 /** The prices worth drawing into view: all that lie within a reach of the bars, as a multiple of their range. */
@@ -58,7 +88,7 @@ export function near(chart: ChartData, window: Window, prices: number[], reach =
 /**
  * The position of bars: the middle of equal slots, with room on the right for the names of the averages.
  */
-export function barScale(window: Window, width: number, room = 46): { x: (index: number) => number; slot: number } {
+export function barScale(window: Window, width: number, room = 54): { x: (index: number) => number; slot: number } {
     const slot = (width - room) / (window.last - window.first + 2);
     return { x: (index) => (index - window.first + 1) * slot, slot };
 }

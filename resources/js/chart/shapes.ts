@@ -31,14 +31,60 @@ export function candles(chart: ChartData, window: Window, x: X, y: PriceScale, s
             width,
             bodyTop: top,
             bodyHeight: Math.max(1, bottom - top),
-            wick: `M${middle},${y(high)}V${top}M${middle},${bottom}V${y(low)}`,
+            wick: `M${round(middle)},${round(y(high))}V${round(top)}M${round(middle)},${round(bottom)}V${round(y(low))}`,
         });
     }
     return out;
 }
 
+export interface CandlePaths {
+    wicks: string;
+    rising: string;
+    falling: string;
+    /** those outside the session */
+    outsideWicks: string;
+    outsideRising: string;
+    outsideFalling: string;
+    /** the body of the bar that is under way */
+    unfinished: string;
+    unfinishedRises: boolean;
+}
+
+/** All candles as paths: one for each way in which they are drawn. */
+export function candlePaths(chart: ChartData, window: Window, x: X, y: PriceScale, slot: number): CandlePaths {
+    const paths: CandlePaths = {
+        wicks: '',
+        rising: '',
+        falling: '',
+        outsideWicks: '',
+        outsideRising: '',
+        outsideFalling: '',
+        unfinished: '',
+        unfinishedRises: false,
+    };
+    const outside = new Set(chart.extended);
+    for (const candle of candles(chart, window, x, y, slot)) {
+        const body = `M${round(candle.x)},${round(candle.bodyTop)}h${candle.width}v${round(candle.bodyHeight)}h${-candle.width}z`;
+        const isOutside = outside.has(candle.index);
+        paths[isOutside ? 'outsideWicks' : 'wicks'] += candle.wick;
+        if (chart.unfinished && candle.index === chart.sessions.length - 1) {
+            paths.unfinished = body;
+            paths.unfinishedRises = candle.rising;
+        } else if (isOutside) {
+            paths[candle.rising ? 'outsideRising' : 'outsideFalling'] += body;
+        } else {
+            paths[candle.rising ? 'rising' : 'falling'] += body;
+        }
+    }
+    return paths;
+}
+
+function round(value: number): number {
+    return Math.round(value * 100) / 100;
+}
+
 /** The path of an average; it begins where the average is defined. */
-export function averagePath(values: (number | null)[], window: Window, x: X, y: PriceScale): string {
+export function averagePath(values: (number | null)[], window: Window, x: X, y: (value: number) => number): string {
     const points = values
         .slice(window.first, window.last + 1)
         .map((value, i): [number, number | null] => [window.first + i, value])
@@ -50,16 +96,16 @@ export function averagePath(values: (number | null)[], window: Window, x: X, y: 
     );
 }
 
-/** Heights of the volume bars, the largest of the window filling the strip. */
-export function volumeBars(
-    chart: ChartData,
-    window: Window,
-    x: X,
-    slot: number,
-    height: number,
-): { x: number; width: number; height: number }[] {
-    const volumes = chart.volume.slice(window.first, window.last + 1);
-    const largest = Math.max(1, ...volumes);
+/** Bars of a pane as one path, from zero or from the lower end of its scale. */
+export function paneBars(values: (number | null)[], window: Window, x: X, y: (value: number) => number, slot: number): string {
     const width = Math.max(1, slot * 0.6);
-    return volumes.map((volume, i) => ({ x: x(window.first + i) - width / 2, width, height: (volume / largest) * height }));
+    const base = y(0);
+    let path = '';
+    for (let i = window.first; i <= window.last; i++) {
+        const value = values[i];
+        if (value !== null && value !== undefined) {
+            path += `M${round(x(i) - width / 2)},${round(base)}V${round(y(value))}h${round(width)}V${round(base)}z`;
+        }
+    }
+    return path;
 }

@@ -35,6 +35,12 @@ watch(
 
 const items = computed(() => [
     { label: 'Editions as subscribers read them', icon: 'pi pi-book', command: () => router.visit('/editions') },
+    ...(person.value?.mayPlan === true
+        ? [
+              { label: 'How your levels did', icon: 'pi pi-history', command: () => router.visit('/levels') },
+              { label: 'Data: feeds, files, instruments', icon: 'pi pi-database', command: () => router.visit('/data') },
+          ]
+        : []),
     { label: dark.value ? 'Light paper' : 'Dark paper', icon: dark.value ? 'pi pi-sun' : 'pi pi-moon', command: toggleTheme },
     { label: 'Keys of this screen', icon: 'pi pi-question-circle', command: () => (helpOpen.value = true) },
     { separator: true },

@@ -1,14 +1,24 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { onMounted, ref } from 'vue';
+import { onMounted, ref, watch } from 'vue';
 import type { CandidateLinkData } from '@/types/data';
 
 /** The walk through the candidates of the plan, in one line. */
-defineProps<{ links: CandidateLinkData[]; here: number }>();
+const props = defineProps<{ links: CandidateLinkData[]; here: number }>();
+const emit = defineEmits<{ go: [id: number] }>();
 
 const rail = ref<HTMLElement>();
 
-onMounted(() => rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' }));
+function reveal(): void {
+    rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+}
+
+onMounted(reveal);
+watch(
+    () => props.here,
+    // once the new candidate is drawn: asked sooner, everything would have to be laid out twice
+    () => requestAnimationFrame(() => requestAnimationFrame(reveal)),
+);
 </script>
 
 <template>
@@ -21,6 +31,7 @@ onMounted(() => rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nea
             :class="[link.state, { here: link.id === here }]"
             :aria-current="link.id === here ? 'page' : undefined"
             :title="link.setupNote"
+            @click.exact.prevent="emit('go', link.id)"
         >
             <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
             <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />

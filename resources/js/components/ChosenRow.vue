@@ -9,6 +9,8 @@ const emit = defineEmits<{
     describe: [row: LadderRowData, changes: { origin?: string; grade?: string }];
     use: [row: LadderRowData, as: 'entry' | 'stop' | 'target'];
     remove: [row: LadderRowData];
+    adopt: [row: LadderRowData];
+    open: [row: LadderRowData];
     /** work goes back to the ladder */
     done: [];
 }>();
@@ -78,8 +80,29 @@ function typed(event: Event): void {
                     @click="emit('describe', row, { grade: row.grade === 'major' ? 'minor' : 'major' })"
                 />
             </template>
+            <span v-else-if="row.kind === 'found'" class="why" :title="row.label">{{ row.label }}</span>
             <template v-else>{{ row.label }}</template>
             <span class="make">
+                <Button
+                    v-if="row.kind === 'found'"
+                    size="small"
+                    text
+                    severity="secondary"
+                    title="Take it over as a level of yours (a)"
+                    @click="emit('adopt', row)"
+                >
+                    Take over <kbd>a</kbd>
+                </Button>
+                <Button
+                    v-if="row.kind === 'found' || row.kind === 'level'"
+                    size="small"
+                    text
+                    severity="secondary"
+                    :title="row.kind === 'found' ? 'Its evidence (Enter)' : 'All that is known of it (Enter)'"
+                    @click="emit('open', row)"
+                >
+                    Open
+                </Button>
                 <Button
                     v-for="use in uses"
                     :key="use.as"
@@ -92,7 +115,7 @@ function typed(event: Event): void {
                     {{ use.label }} <kbd>{{ use.key }}</kbd>
                 </Button>
                 <Button
-                    v-if="row.kind !== 'last'"
+                    v-if="row.kind !== 'last' && row.kind !== 'found'"
                     icon="pi pi-trash"
                     size="small"
                     text
@@ -120,6 +143,12 @@ function typed(event: Event): void {
 }
 .make kbd {
     margin-left: 4px;
+}
+.why {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    max-width: 220px;
+    color: var(--ink-2);
 }
 .origin-pick {
     width: 148px;

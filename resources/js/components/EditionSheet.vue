@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import PriceChart from '@/chart/PriceChart.vue';
 import type { ChartMark, PriceLine } from '@/chart/lines';
+import { panesHeight } from '@/chart/panes';
 import { lastBars, near, priceScale } from '@/chart/scales';
 import { signed } from '@/lib/price';
 import { useWidth } from '@/lib/width';
@@ -16,7 +17,7 @@ const sheet = ref<HTMLElement>();
 const width = useWidth(sheet, 700);
 const narrow = computed(() => width.value < 620);
 const chartWidth = computed(() => (narrow.value ? width.value : Math.round(width.value * 0.6)));
-const chartHeight = computed(() => (narrow.value ? 250 : 300));
+const chartHeight = computed(() => (narrow.value ? 260 : 320));
 const bars = computed(() => (narrow.value ? 45 : 75));
 
 const drawn = computed(() =>
@@ -34,7 +35,7 @@ const drawn = computed(() =>
                 window,
                 lines.map((line) => line.value),
             ),
-            chartHeight.value - 20,
+            chartHeight.value - 20 - panesHeight(part.chart),
         );
         return { part, view: { chart: part.chart, window, lines, y, marks: marksOf(part) } };
     }),
@@ -44,16 +45,26 @@ function linesOf(part: EditionPartData): PriceLine[] {
     const line = (kind: PriceLine['kind'], key: string, price: string, label: string): PriceLine => ({
         key,
         kind,
-        value: Number(price),
+        value: Number(price) / part.units,
+        low: Number(price) / part.units,
+        high: Number(price) / part.units,
         price,
         label,
         grade: null,
         side: part.setup?.side ?? null,
         movable: false,
+        edges: false,
+        curve: null,
+        upper: null,
     });
     const setup = part.setup;
     return [
-        ...part.levels.map((level, i): PriceLine => ({ ...line('level', `level-${i}`, level.price, ''), grade: level.grade })),
+        ...part.levels.map((level, i): PriceLine => ({
+            ...line('level', `level-${i}`, level.price, ''),
+            low: level.low / part.units,
+            high: level.high / part.units,
+            grade: level.grade,
+        })),
         ...(setup === null
             ? []
             : [
@@ -66,12 +77,12 @@ function linesOf(part: EditionPartData): PriceLine[] {
 
 function marksOf(part: EditionPartData): ChartMark[] {
     return (part.setup?.outcome?.events ?? []).flatMap((event) =>
-        event.session === null || event.price === null || event.what.startsWith('void')
+        event.session === null || event.drawnAt === null || event.what.startsWith('void')
             ? []
             : [
                   {
                       session: event.session,
-                      value: Number(event.price),
+                      value: event.drawnAt,
                       kind: event.what === 'filled' ? ('fill' as const) : ('exit' as const),
                       label: `${event.what} at ${event.price}`,
                   },
@@ -103,6 +114,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 <p v-if="part.passed" class="passed">Passed: {{ part.reason }}</p>
                 <template v-else>
                     <p v-if="part.setup" class="sentence">{{ part.setup.sentence }}</p>
+                    <p v-if="part.splitNote && !part.setup?.outcome" class="muted">{{ part.splitNote }}</p>
                     <div class="columns">
                         <PriceChart
                             v-if="view"
@@ -143,9 +155,9 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                         <td>{{ part.setup.cancel }}</td>
                                         <td></td>
                                     </tr>
-                                    <tr v-for="level in part.levels" :key="level.price" class="level" :class="level.grade">
+                                    <tr v-for="(level, i) in part.levels" :key="i" class="level" :class="level.grade">
                                         <th>{{ level.origin }}</th>
-                                        <td>{{ level.price }}</td>
+                                        <td>{{ level.span || level.price }}</td>
                                         <td>{{ level.grade }}</td>
                                     </tr>
                                 </tbody>

@@ -65,6 +65,7 @@ defineProps<{ outcome: OutcomeData; stripWidth?: number }>();
                 <span v-if="event.note" class="muted">{{ event.note }}</span>
             </li>
         </ol>
+        <p v-for="remark in outcome.remarks" :key="remark" class="remark">{{ remark }}</p>
         <p v-if="outcome.ambiguous" class="look">A bar could not tell the order of things: the less favourable was assumed.</p>
     </div>
 </template>

@@ -2,7 +2,7 @@
 import { router } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import { ref } from 'vue';
+import { ref, watch } from 'vue';
 import type { CandidateData } from '@/types/data';
 
 /** Passes a candidate with the reason, or keeps it after all. */
@@ -10,6 +10,15 @@ const props = defineProps<{ candidate: CandidateData }>();
 
 const reason = ref('');
 const error = ref<string | null>(null);
+
+// a reason belongs to the candidate it was typed for
+watch(
+    () => props.candidate.id,
+    () => {
+        reason.value = '';
+        error.value = null;
+    },
+);
 
 function judge(state: 'kept' | 'passed'): void {
     error.value = null;

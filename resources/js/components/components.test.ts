@@ -180,7 +180,10 @@ describe('what happened', () => {
         ambiguous: false,
         missed: null,
         targetFirst: null,
-        events: [{ when: '15 Oct 09:30', session: '2026-10-15', what: 'filled', price: '62.00', share: '1', note: '' }],
+        remarks: [],
+        events: [
+            { when: '15 Oct 09:30', session: '2026-10-15', what: 'filled', price: '62.00', drawnAt: 62, share: '1', note: '' },
+        ],
         strip,
     };
     const told = (change: Partial<OutcomeData>): string =>

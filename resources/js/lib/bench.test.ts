@@ -1,10 +1,13 @@
 import { router } from '@inertiajs/vue3';
 import { flushPromises, mount } from '@vue/test-utils';
+import { useConfirm } from 'primevue/useconfirm';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed, defineComponent, h, ref, shallowRef, type Ref } from 'vue';
 import type { LadderRowData, WorkbenchData } from '@/types/data';
 import { useBench } from './bench';
 import { useMovingPrice } from './moving';
+
+vi.mock('primevue/useconfirm', () => ({ useConfirm: vi.fn(() => ({ require: vi.fn(), close: vi.fn() })) }));
 
 const row = (key: string, kind: LadderRowData['kind'], value: number, more: Partial<LadderRowData> = {}): LadderRowData => ({
     key,
@@ -12,12 +15,24 @@ const row = (key: string, kind: LadderRowData['kind'], value: number, more: Part
     label: kind,
     price: value.toFixed(2),
     value,
+    low: value,
+    high: value,
+    span: '',
     percent: '0.00',
     atr: '0.0',
     r: null,
     levelId: null,
     grade: null,
     target: null,
+    layer: null,
+    form: null,
+    timeFrame: null,
+    standing: null,
+    agreement: null,
+    touches: 0,
+    movable: true,
+    curve: [],
+    upper: [],
     ...more,
 });
 
@@ -72,7 +87,8 @@ describe('the bench', () => {
     });
     afterEach(() => void vi.unstubAllGlobals());
 
-    const open = () => inComponent(() => useBench(ref(bench()) as Ref<WorkbenchData>)).value;
+    const open = () =>
+        inComponent(() => useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null }))).value;
     const target = bench().ladder[0] as LadderRowData;
     const level = bench().ladder[1] as LadderRowData;
 
@@ -84,10 +100,10 @@ describe('the bench', () => {
         await use(level, 'stop');
         await name(level, { origin: 'old shelf' });
         expect(calls).toEqual([
-            ['PATCH', '/plan/mark/7/levels/3', { price: '47.50' }],
+            ['PATCH', '/plan/mark/7/levels/3?frame=1d', { price: '47.50' }],
             [
                 'PATCH',
-                '/plan/mark/7/setup',
+                '/plan/mark/7/setup?frame=1d',
                 {
                     targets: [
                         { price: '48.50', share: '0.5' },
@@ -95,9 +111,9 @@ describe('the bench', () => {
                     ],
                 },
             ],
-            ['PATCH', '/plan/mark/7/setup', { targets: [{ price: '50.00', share: '1' }] }],
-            ['POST', '/plan/mark/7/use', { price: '47.00', as: 'stop' }],
-            ['PATCH', '/plan/mark/7/levels/3', { price: '47.00', origin: 'old shelf', grade: 'major' }],
+            ['PATCH', '/plan/mark/7/setup?frame=1d', { targets: [{ price: '50.00', share: '1' }] }],
+            ['POST', '/plan/mark/7/use?frame=1d', { price: '47.00', as: 'stop' }],
+            ['PATCH', '/plan/mark/7/levels/3?frame=1d', { origin: 'old shelf' }],
         ]);
     });
 
@@ -111,12 +127,22 @@ describe('the bench', () => {
         void change('PATCH', '/first');
         const second = change('PATCH', '/second');
         await flushPromises();
-        expect(calls.map(([, url]) => url)).toEqual(['/plan/mark/7/first']);
+        expect(calls.map(([, url]) => url)).toEqual(['/plan/mark/7/first?frame=1d']);
         waiting[0]?.(Response.json(bench()));
         await flushPromises();
         expect(calls).toHaveLength(2);
         waiting[1]?.(Response.json(bench()));
         expect(await second).toBe(true);
+    });
+
+    it('leaves alone what took the place of a candidate meanwhile', async () => {
+        const given = ref(bench()) as Ref<WorkbenchData>;
+        const { bench: shown, change } = inComponent(() => useBench(given, ref({ frame: '1d' as const, asOf: null }))).value;
+        const sent = change('PATCH', '/setup', { stop: '40' });
+        given.value = { ...bench(), candidate: { id: 8 } } as unknown as WorkbenchData;
+        await sent;
+        expect(calls.map(([, url]) => url)).toEqual(['/plan/mark/7/setup?frame=1d']);
+        expect(shown.value.candidate.id).toBe(8);
     });
 
     it('tells a refusal at its field, one of a new level where it is typed, and goes on', async () => {
@@ -126,10 +152,58 @@ describe('the bench', () => {
 
         expect(await change('PATCH', '/setup', { stop: '50' })).toBe(false);
         expect(errors.value).toEqual({ 'stop.price': 'must be below the entry' });
-        expect(await mark('x')).toBeNull();
+        expect(await mark({ price: 'x' })).toBeNull();
         expect(newLevelError.value).toBe('is not a price');
-        expect(await mark('47')).toBe('level-3');
+        const marked = bench();
+        marked.ladder.push(row('level-9', 'level', 47));
+        answers = [() => Response.json(marked)];
+        expect(await mark({ price: '47' })).toBe('level-9');
         expect([errors.value, newLevelError.value]).toEqual([{}, null]);
+    });
+});
+
+describe('a price in doubt', () => {
+    it('is asked about, and sent again as it was meant', async () => {
+        const bodies: unknown[] = [];
+        const asked: Record<string, () => void>[] = [];
+        vi.spyOn(router, 'reload').mockImplementation(() => {});
+        vi.mocked(useConfirm).mockReturnValue({
+            require: (options: object) => void asked.push(options as Record<string, () => void>),
+            close: () => {},
+        });
+        const doubt = () => Response.json({ errors: { 'entry.price': ['about a tenth'], doubt: ['43.10'] } }, { status: 422 });
+        const answers = [doubt, () => Response.json(bench()), doubt, () => Response.json(bench()), doubt];
+        vi.stubGlobal(
+            'fetch',
+            vi.fn((_: string, options: RequestInit) => {
+                bodies.push(JSON.parse(String(options.body)));
+                return Promise.resolve((answers.shift() as () => Response)());
+            }),
+        );
+        const { change } = inComponent(() =>
+            useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null })),
+        ).value;
+
+        const meant = change('PATCH', '/setup', { entry: '4.31' });
+        await flushPromises();
+        asked[0]?.accept?.();
+        expect(await meant).toBe(true);
+        const sure = change('PATCH', '/setup', { entry: '4.31' });
+        await flushPromises();
+        asked[1]?.reject?.();
+        expect(await sure).toBe(true);
+        const left = change('PATCH', '/setup', { entry: '4.31' });
+        await flushPromises();
+        asked[2]?.onHide?.();
+        expect(await left).toBe(false);
+        expect(bodies).toEqual([
+            { entry: '4.31' },
+            { entry: '43.10' },
+            { entry: '4.31' },
+            { entry: '4.31', sure: true },
+            { entry: '4.31' },
+        ]);
+        vi.unstubAllGlobals();
     });
 });
 
@@ -143,20 +217,19 @@ describe('a price on the move', () => {
 
     beforeEach(() => void keep.mockClear());
 
-    it('is shown at once on the tick, in its order, with percent and R', () => {
-        const { start, move, rows, moving } = open().value;
+    it('is shown at once on the tick, with percent and R', () => {
+        const { start, move, motion, moving } = open().value;
         start('level-3');
         move(49.02);
         expect(moving.value).toBe('level-3');
-        expect(rows.value.map((one) => one.key)).toEqual(['level-3', 'target-0', 'last', 'entry', 'stop']);
-        expect(rows.value[0]).toMatchObject({ price: '49.00', percent: '8.89', r: '5.00' });
+        expect(motion.row.value).toMatchObject({ price: '49.00', percent: '8.89', r: '5.00' });
     });
 
     it('tells no R of an entry or stop while these move', () => {
-        const { start, move, rows } = open().value;
+        const { start, move, motion } = open().value;
         start('stop');
         move(42);
-        expect(rows.value.at(-1)).toMatchObject({ key: 'stop', price: '42.00', r: null });
+        expect(motion.row.value).toMatchObject({ key: 'stop', price: '42.00', r: null });
     });
 
     it('is kept once, where it ends', async () => {
@@ -177,8 +250,8 @@ describe('a price on the move', () => {
     });
 
     it('makes one change of a run of nudges, and of two rows two', async () => {
-        const { nudgeRow, rows } = open().value;
-        const [, level, , , stop] = rows.value as [LadderRowData, LadderRowData, LadderRowData, LadderRowData, LadderRowData];
+        const { nudgeRow } = open().value;
+        const [, level, , , stop] = bench().ladder as [LadderRowData, LadderRowData, LadderRowData, LadderRowData, LadderRowData];
         nudgeRow(stop, 1);
         nudgeRow(stop, 1);
         nudgeRow(stop, 10);
@@ -197,5 +270,22 @@ describe('a price on the move', () => {
         leave();
         await vi.advanceTimersByTimeAsync(0);
         expect(keep).toHaveBeenCalledOnce();
+    });
+
+    it('moves both edges of a zone, or pulls one, also past the other', async () => {
+        const zone = bench();
+        zone.ladder = [row('level-3', 'level', 47, { levelId: 3, low: 46.5, high: 47, form: 'zone' }), row('last', 'last', 48)];
+        const edges = vi.fn(() => Promise.resolve(true));
+        const { start, move, motion, end } = inComponent(() => useMovingPrice(shallowRef(zone), grid, keep, edges)).value;
+        start('level-3');
+        move(47.2);
+        expect(motion.row.value).toMatchObject({ low: 46.7, high: 47.2, price: '47.20', span: '46.70–47.20' });
+        await end();
+        start('level-3:low');
+        move(47.3);
+        expect(motion.row.value).toMatchObject({ low: 47, high: 47.3, price: '47.30' });
+        await end();
+        expect(keep.mock.calls).toEqual([[expect.objectContaining({ key: 'level-3' }), '47.20']]);
+        expect(edges.mock.calls).toEqual([[expect.objectContaining({ key: 'level-3' }), '47.00', '47.30']]);
     });
 });

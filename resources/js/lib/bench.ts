@@ -1,53 +1,120 @@
 import { router } from '@inertiajs/vue3';
+import { useConfirm } from 'primevue/useconfirm';
 import { useToast } from 'primevue/usetoast';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import type { LadderRowData, WorkbenchData } from '@/types/data';
+import type { LadderRowData, LevelForm, TimeFrame, WorkbenchData } from '@/types/data';
 import { Refusal, send } from './http';
 
 /** Where a refusal is told besides its own field: where a new level is typed, or in a note. */
 type AlsoAt = 'new' | 'note';
 
+/** What is said of a level that is marked or changed. */
+export interface LevelChanges {
+    form?: LevelForm;
+    price?: string;
+    low?: string;
+    high?: string;
+    from?: { session: string; price: string };
+    to?: { session: string; price: string };
+    parallel?: { session: string; price: string } | null;
+    logarithmic?: boolean;
+    average?: string;
+    period?: number;
+    since?: string;
+    mark?: string;
+    session?: string;
+    origin?: string;
+    grade?: string;
+    timeFrame?: TimeFrame;
+    note?: string;
+}
+
+/** What the server is asked about: the chart in view, and the evening of the cross-check. */
+export interface Asked {
+    frame: TimeFrame;
+    asOf: string | null;
+}
+
+type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE';
+
 /**
  * The workbench of a candidate: what stands on it, and the changes made to it. Every change is sent at once, one after
  * the other in the order in which they were made; what comes back is the whole bench. A refusal is told at its field,
- * and the old value stays.
+ * and the old value stays; a price that looks like a slip of the decimal point is asked about first.
  */
-export function useBench(given: Ref<WorkbenchData>) {
+export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
     const toast = useToast();
+    const confirm = useConfirm();
     const bench = shallowRef(given.value);
     const errors = ref<Record<string, string>>({});
     const newLevelError = ref<string | null>(null);
     const keeping = ref(false);
     const base = computed(() => `/plan/mark/${bench.value.candidate.id}`);
+    const query = computed(() => {
+        const parts = new URLSearchParams({ frame: asked.value.frame });
+        if (asked.value.asOf !== null) {
+            parts.set('as_of', asked.value.asOf);
+        }
+        return `?${parts.toString()}`;
+    });
     let line: Promise<unknown> = Promise.resolve();
 
     watch(given, (next) => (bench.value = next));
 
-    function change(method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown, alsoAt?: AlsoAt): Promise<boolean> {
-        const turn = line.then(() => sendChange(method, path, body, alsoAt));
+    function change(method: Method, path: string, body?: unknown, alsoAt?: AlsoAt): Promise<boolean> {
+        // what was changed belongs to the candidate that stood there, also when it is sent after another took its place
+        const { id } = bench.value.candidate;
+        const url = `${base.value}${path}${query.value}`;
+        const turn = line.then(() => sendChange(id, method, url, body, alsoAt));
         line = turn;
         return turn;
     }
 
-    async function sendChange(
-        method: 'POST' | 'PATCH' | 'DELETE',
-        path: string,
-        body?: unknown,
-        alsoAt?: AlsoAt,
-    ): Promise<boolean> {
+    /** The bench anew: with the cross-check of another chart or evening. */
+    function refresh(): Promise<boolean> {
+        return change('GET', '/workbench', undefined, 'note');
+    }
+
+    async function sendChange(id: number, method: Method, url: string, body?: unknown, alsoAt?: AlsoAt): Promise<boolean> {
         keeping.value = true;
         try {
-            bench.value = await send<WorkbenchData>(method, `${base.value}${path}`, body);
-            errors.value = {};
-            newLevelError.value = null;
+            const next = await send<WorkbenchData>(method, url, body);
+            if (bench.value.candidate.id === id) {
+                bench.value = next;
+                errors.value = {};
+                newLevelError.value = null;
+            }
             return true;
         } catch (error) {
+            if (error instanceof Refusal && error.errors.doubt !== undefined) {
+                const answer = await ask(error, body);
+                return answer === null ? false : await sendChange(id, method, url, answer, alsoAt);
+            }
             refuse(error, alsoAt);
             return false;
         } finally {
             keeping.value = false;
-            router.reload({ only: ['dayLine', 'links'] });
+            if (method !== 'GET') {
+                router.reload({ only: ['dayLine', 'links'] });
+            }
         }
+    }
+
+    /** Ask what was meant; null when neither. */
+    function ask(refusal: Refusal, body: unknown): Promise<unknown> {
+        const probable = refusal.errors.doubt ?? '';
+        const field = Object.keys(refusal.errors).find((name) => name !== 'doubt') ?? 'price';
+        return new Promise((answer) => {
+            confirm.require({
+                header: 'Is this the price you mean?',
+                message: refusal.errors[field] ?? '',
+                acceptProps: { label: `Use ${probable}` },
+                rejectProps: { label: 'Keep it as typed', severity: 'secondary', outlined: true },
+                accept: () => answer(withPrice(body, field, probable)),
+                reject: () => answer({ ...(body as object), sure: true }),
+                onHide: () => answer(null),
+            });
+        });
     }
 
     function refuse(error: unknown, alsoAt?: AlsoAt): void {
@@ -58,7 +125,7 @@ export function useBench(given: Ref<WorkbenchData>) {
         } else {
             errors.value = error.errors;
             if (alsoAt === 'note') {
-                toast.add({ severity: 'warn', summary: error.message, detail: 'The price stays as it was.', life: 6000 });
+                toast.add({ severity: 'warn', summary: error.message, detail: 'Nothing was changed.', life: 6000 });
             }
         }
     }
@@ -101,23 +168,60 @@ export function useBench(given: Ref<WorkbenchData>) {
         return change('POST', '/use', { price: row.price, as }, 'note');
     }
 
-    /** Name the origin of a level, or give it another grade. */
-    function describe(row: LadderRowData, changes: { origin?: string; grade?: string }): Promise<boolean> {
-        return change(
-            'PATCH',
-            `/levels/${row.levelId}`,
-            { price: row.price, origin: row.label, grade: row.grade, ...changes },
-            'note',
-        );
+    /** Give a level another name, grade, form: whatever of it is told. */
+    function describe(row: { levelId: number | null }, changes: LevelChanges): Promise<boolean> {
+        return change('PATCH', `/levels/${row.levelId}`, changes, 'note');
     }
 
     /** Mark a level; the key of its row, null when it was refused. */
-    async function mark(price: string): Promise<string | null> {
-        if (!(await change('POST', '/levels', { price }, 'new'))) {
+    async function mark(level: LevelChanges, alsoAt: AlsoAt = 'new'): Promise<string | null> {
+        const before = new Set(bench.value.ladder.map((row) => row.key));
+        if (!(await change('POST', '/levels', level, alsoAt))) {
             return null;
         }
-        return bench.value.ladder.find((row) => row.kind === 'level' && Number(row.price) === Number(price))?.key ?? null;
+        return bench.value.ladder.find((row) => row.kind === 'level' && !before.has(row.key))?.key ?? null;
     }
 
-    return { bench, errors, newLevelError, keeping, change, setRow, deleteRow, use, describe, mark, settled: () => line };
+    /** Take a level of the cross-check over as one's own; the key of the new row. */
+    async function adopt(row: LadderRowData): Promise<string | null> {
+        const before = new Set(bench.value.ladder.map((one) => one.key));
+        if (!(await change('POST', '/adopt', { key: row.key }, 'note'))) {
+            return null;
+        }
+        return bench.value.ladder.find((one) => one.kind === 'level' && !before.has(one.key))?.key ?? null;
+    }
+
+    return {
+        bench,
+        errors,
+        newLevelError,
+        keeping,
+        query,
+        change,
+        refresh,
+        setRow,
+        deleteRow,
+        use,
+        describe,
+        mark,
+        adopt,
+        settled: () => line,
+    };
+}
+
+/** The body with another price at the field that was refused: "price", "entry.price", "targets.0.price", "from.price". */
+function withPrice(body: unknown, field: string, price: string): unknown {
+    const copy = structuredClone(body) as Record<string, unknown>;
+    const [first = 'price', second] = field.split('.');
+    if (first === 'targets') {
+        const target = (copy.targets as { price: string }[])[Number(second)];
+        if (target !== undefined) {
+            target.price = price;
+        }
+    } else if (typeof copy[first] === 'object' && copy[first] !== null) {
+        copy[first] = { ...copy[first], price };
+    } else {
+        copy[first] = price;
+    }
+    return copy;
 }

@@ -1,91 +1,225 @@
 <script setup lang="ts">
-import { router } from '@inertiajs/vue3';
+import { Link, router } from '@inertiajs/vue3';
 import SelectButton from 'primevue/selectbutton';
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, toRef } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, toRaw, toRef, watch } from 'vue';
+import BesideChart from '@/chart/BesideChart.vue';
+import ChartChooser from '@/chart/ChartChooser.vue';
 import { FRAMES } from '@/chart/frames';
 import Ladder from '@/chart/Ladder.vue';
-import type { PriceLine } from '@/chart/lines';
+import { LAYERS, shownRows } from '@/chart/layers';
+import { lineOf, type PriceLine } from '@/chart/lines';
+import { useLook } from '@/chart/look';
+import { measured } from '@/chart/measure';
+import { panesHeight } from '@/chart/panes';
 import PriceChart from '@/chart/PriceChart.vue';
-import { near, priceScale } from '@/chart/scales';
+import { DATE_AXIS, near, priceScale } from '@/chart/scales';
+import type { Snapped } from '@/chart/snap';
+import TimeStrip from '@/chart/TimeStrip.vue';
 import { useChartView } from '@/chart/view';
 import AppShell from '@/components/AppShell.vue';
+import CandidateHead from '@/components/CandidateHead.vue';
 import CandidateRail from '@/components/CandidateRail.vue';
 import ChosenRow from '@/components/ChosenRow.vue';
+import FoundSheet from '@/components/FoundSheet.vue';
+import LayerBar from '@/components/LayerBar.vue';
+import LevelSheet from '@/components/LevelSheet.vue';
 import NewLevel from '@/components/NewLevel.vue';
+import NewLevelDialog from '@/components/NewLevelDialog.vue';
 import PassForm from '@/components/PassForm.vue';
+import ReadingNote from '@/components/ReadingNote.vue';
+import RetiredLevels from '@/components/RetiredLevels.vue';
 import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
-import { useBench } from '@/lib/bench';
+import ViewBar from '@/components/ViewBar.vue';
+import { useBench, type LevelChanges } from '@/lib/bench';
+import { useEvidence } from '@/lib/evidence';
 import { useShortcuts } from '@/lib/keys';
 import { useMovingPrice } from '@/lib/moving';
-import { signed, snap, type Grid } from '@/lib/price';
+import { usePicking, type Pick } from '@/lib/picking';
+import { snap, type Grid } from '@/lib/price';
 import { useUndo } from '@/lib/undo';
 import { useWidth } from '@/lib/width';
-import type { CandidateLinkData, ChartData, LadderRowData, TimeFrame, WorkbenchData } from '@/types/data';
+import type {
+    CandidateFactData,
+    CandidateLinkData,
+    ChartData,
+    ChartSettingsData,
+    ChartViewData,
+    LadderRowData,
+    LimitsData,
+    TimeFrame,
+    WorkbenchData,
+} from '@/types/data';
 
-const props = defineProps<{ links: CandidateLinkData[]; chart: ChartData; workbench: WorkbenchData }>();
+const props = defineProps<{
+    links: CandidateLinkData[];
+    chart: ChartData;
+    larger: ChartData | null;
+    view: ChartViewData;
+    settings: ChartSettingsData;
+    workbench: WorkbenchData;
+    facts: CandidateFactData[];
+    limits: LimitsData;
+    strip?: ChartData[];
+}>();
 
-/** Height of the date axis, and of what stands below the chart. */
-const AXIS = 20;
-const BELOW = 160;
+/** Height of what stands below the chart. */
+const BELOW = 114;
+const STRIP = 104;
+/** Width of the larger chart beside. */
+const BESIDE = 132;
 
-const { bench, errors, newLevelError, keeping, change, setRow, deleteRow, use, describe, mark, settled } = useBench(
-    toRef(props, 'workbench'),
-);
+// What comes with the page is only read: taken out of its proxies, hundreds of bars are walked several times as fast.
+const chart = computed(() => toRaw(props.chart));
+const larger = computed(() => toRaw(props.larger));
+const strip = computed(() => toRaw(props.strip));
+
+const asOf = ref<string | null>(null);
+const asked = computed(() => ({ frame: chart.value.timeFrame, asOf: asOf.value }));
+const { bench, errors, newLevelError, keeping, query, change, refresh, setRow, deleteRow, use, describe, mark, adopt, settled } =
+    useBench(
+        computed(() => toRaw(props.workbench)),
+        asked,
+    );
 const candidate = computed(() => bench.value.candidate);
 const instrument = computed(() => candidate.value.instrument);
 const setup = computed(() => bench.value.setup);
 const grid = computed<Grid>(() => ({ decimals: instrument.value.decimals, tick: instrument.value.tick }));
 
-const { moving, rows, start, move, nudgeRow, end } = useMovingPrice(bench, grid, setRow);
-const { view, zoom, pan } = useChartView(toRef(props, 'chart'));
+const { moving, motion, start, move, nudgeRow, end } = useMovingPrice(bench, grid, setRow, (row, low, high) =>
+    describe(row, { low, high }),
+);
+const rows = computed(() => bench.value.ladder);
+const { view, zoom, pan, all, newest, leaving, reset } = useChartView(chart, props.view);
+
+const candidateId = computed(() => props.workbench.candidate.id);
+const look = useLook(toRef(props, 'view'), candidateId, chart, leaving);
+const { layers, clean, log, held, strip: stripShown, snaps, beside } = look;
 
 const chosen = ref<string | null>(null);
 const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
+const { sheet, evidence, marks } = useEvidence(bench, chosenRow, query);
 const newPrice = ref('');
 const ladder = ref<InstanceType<typeof Ladder>>();
+const chooser = ref<InstanceType<typeof ChartChooser>>();
+const mainChart = ref<InstanceType<typeof PriceChart>>();
+const layerBar = ref<InstanceType<typeof LayerBar>>();
+const newLevelOpen = ref(false);
+
+type Desk = 'setup' | 'level' | 'reading';
+const DESKS: { value: Desk; label: string }[] = [
+    { value: 'setup', label: 'Setup' },
+    { value: 'level', label: 'Level' },
+    { value: 'reading', label: 'Reading' },
+];
+const desk = ref<Desk>('setup');
+
 const chartBox = ref<HTMLElement>();
 const width = useWidth(chartBox, 600);
-const height = ref(500);
+const mainWidth = computed(() => (larger.value === null ? width.value : width.value - BESIDE - 4));
+const fullHeight = ref(500);
+const height = computed(() => fullHeight.value - (stripShown.value ? STRIP : 0));
+const plotHeight = computed(() => height.value - DATE_AXIS - panesHeight(chart.value));
+
+const visibleRows = computed(() => shownRows(rows.value, layers.value, clean.value));
 
 // The scale holds still while a price is moved: it follows what is kept.
 const y = computed(() => {
-    const prices = bench.value.ladder.map((row) => row.value);
-    return priceScale(props.chart, view.value, near(props.chart, view.value, prices), height.value - AXIS);
+    const prices = bench.value.ladder.filter((row) => row.kind !== 'found' && row.curve.length === 0).map((row) => row.value);
+    return priceScale(chart.value, view.value, near(chart.value, view.value, prices), plotHeight.value, {
+        log: log.value,
+        held: held.value,
+    });
 });
 const lines = computed<PriceLine[]>(() =>
-    rows.value.map(({ key, kind, value, price, label, grade }) => ({
-        key,
-        kind,
-        value,
-        price,
-        label,
-        grade,
-        side: setup.value.side,
-        movable: kind !== 'last',
-    })),
+    visibleRows.value
+        // averages are drawn by the chart itself
+        .filter((row) => row.kind !== 'found' || row.layer !== 'averages' || row.key === chosen.value)
+        .map((row) => {
+            // a found line is drawn as it slopes once it is chosen
+            const slope = row.key === chosen.value && row.kind === 'found' ? (evidence.value?.curve ?? []) : row.curve;
+            return lineOf({ ...row, curve: slope }, setup.value.side, chart.value, bench.value.sessions);
+        }),
 );
-
 function toLadder(key: string | null): void {
     chosen.value = key;
     ladder.value?.focusRow(key);
 }
 
-async function markAt(price: string): Promise<void> {
-    const key = await mark(price);
+/** A click in the chart: a level there, tied to the bar it was snapped to. */
+async function markAt(value: number, snapped: Snapped | null): Promise<void> {
+    const price = snapped === null ? snap(value, grid.value) : snapped.value.toFixed(grid.value.decimals);
+    const session = snapped === null ? null : (chart.value.sessions[snapped.index] ?? null);
+    const level: LevelChanges =
+        snapped === null || session === null
+            ? { price }
+            : { form: 'mark', price, mark: snapped.what, session, origin: `${snapped.what} of ${session}` };
+    const key = await mark({ ...level, timeFrame: chart.value.timeFrame });
     if (key !== null) {
         toLadder(key);
     }
 }
 
 async function markTyped(price: string): Promise<void> {
-    const key = await mark(price);
+    const key = await mark({ price, timeFrame: chart.value.timeFrame });
     if (key !== null) {
         newPrice.value = '';
         chosen.value = key;
     }
 }
+
+async function markForm(level: LevelChanges): Promise<void> {
+    const key = await mark({ ...level, timeFrame: chart.value.timeFrame });
+    if (key !== null) {
+        newLevelOpen.value = false;
+        toLadder(key);
+    }
+}
+
+async function takeOver(row: LadderRowData): Promise<void> {
+    const key = await adopt(row);
+    if (key !== null) {
+        toLadder(key);
+    }
+}
+
+const {
+    picking,
+    words: pickWords,
+    pick: beginPick,
+    picked,
+    leave: leavePick,
+} = usePicking(chart, grid, chosenRow, log, {
+    mark: async (level) => {
+        const key = await mark({ ...level, timeFrame: chart.value.timeFrame }, 'note');
+        if (key !== null) {
+            toLadder(key);
+        }
+    },
+    describe,
+});
+
+function pick(what: Pick): void {
+    newLevelOpen.value = false;
+    beginPick(what);
+}
+
+// A measure from one row of the ladder to another, by key; on the chart it is a drag with Shift.
+const measureFrom = ref<LadderRowData | null>(null);
+const rowMeasure = computed(() => {
+    const from = measureFrom.value;
+    const to = chosenRow.value;
+    return from === null || to === null || from.key === to.key
+        ? null
+        : `${from.price} to ${to.price}: ${measured(
+              { index: 0, value: from.value },
+              { index: 0, value: to.value },
+              grid.value.decimals,
+              bench.value.atrValue,
+              setup.value.scale,
+          ).join(', ')}`;
+});
 
 /** A digit typed on the ladder begins the price of a new level. */
 function beginLevel(digit: string): void {
@@ -95,10 +229,10 @@ function beginLevel(digit: string): void {
 
 /** Delete a row; the one that takes its place is chosen, so that work goes on from there. */
 async function removeRow(row: LadderRowData): Promise<void> {
-    const place = bench.value.ladder.findIndex((one) => one.key === row.key);
+    const place = visibleRows.value.findIndex((one) => one.key === row.key);
     const inLadder = document.activeElement?.closest('.ladder') !== null;
     if (await deleteRow(row)) {
-        const next = bench.value.ladder[Math.min(place, bench.value.ladder.length - 1)]?.key ?? null;
+        const next = visibleRows.value[Math.min(place, visibleRows.value.length - 1)]?.key ?? null;
         chosen.value = next;
         if (inLadder) {
             ladder.value?.focusRow(next);
@@ -106,22 +240,107 @@ async function removeRow(row: LadderRowData): Promise<void> {
     }
 }
 
+/** Everything of a level, with the first field at hand. */
+function openRow(row: LadderRowData): void {
+    chosen.value = row.key;
+    desk.value = 'level';
+    window.setTimeout(() => document.querySelector<HTMLElement>('.plan-desk .desk input, .plan-desk .desk button')?.focus(), 180);
+}
+
+function useRow(row: LadderRowData, as: 'entry' | 'stop' | 'target'): void {
+    desk.value = 'setup';
+    void use(row, as);
+}
+
+function leaveDesk(): void {
+    ladder.value?.focusRow(chosen.value);
+}
+
+function neighbour(step: 1 | -1): CandidateLinkData | undefined {
+    return props.links[props.links.findIndex((link) => link.id === candidate.value.id) + step];
+}
+
 function go(step: 1 | -1): void {
-    const next = props.links[props.links.findIndex((link) => link.id === candidate.value.id) + step];
+    const next = neighbour(step);
     if (next !== undefined) {
-        router.visit(`/plan/mark/${next.id}`);
+        toCandidate(next.id);
     }
 }
 
+let leftKept: Promise<unknown> = Promise.resolve();
+
+/** Another candidate, on the same screen: only what differs is drawn anew. */
+function toCandidate(id: number): void {
+    // what is being typed or moved is kept first
+    (document.activeElement as HTMLElement | null)?.blur();
+    void end();
+    leftKept = Promise.all([look.keep(), settled()]);
+    router.visit(`/plan/mark/${id}`, { preserveState: true, preserveScroll: true });
+}
+
+// What belongs to one candidate ends with it; the chart opens as it was left.
+watch(candidateId, () => {
+    chosen.value = null;
+    leavePick();
+    measureFrom.value = null;
+    asOf.value = null;
+    newPrice.value = '';
+    errors.value = {};
+    newLevelError.value = null;
+    reset({ bars: props.view.bars, back: props.view.back });
+    mainChart.value?.forgetMeasure();
+    look.reopen();
+    askStrip();
+    void fetchAhead();
+    // what was fetched ahead does not know of changes made since
+    window.setTimeout(() => {
+        void refresh();
+        router.reload({ only: ['links', 'dayLine'] });
+    }, 400);
+});
+
 /** Another time frame: the same levels on other bars. */
 function showFrame(frame: TimeFrame | undefined): void {
-    if (frame !== undefined && frame !== props.chart.timeFrame) {
-        router.reload({ only: ['chart'], data: { frame } });
+    if (frame !== undefined && frame !== chart.value.timeFrame) {
+        held.value = null;
+        router.reload({ only: ['chart', 'larger', 'workbench'], data: { frame, larger: beside.value ?? '' } });
     }
 }
 
 function stepFrame(step: 1 | -1): void {
-    showFrame(FRAMES[FRAMES.findIndex((frame) => frame.value === props.chart.timeFrame) + step]?.value);
+    showFrame(FRAMES[FRAMES.findIndex((frame) => frame.value === chart.value.timeFrame) + step]?.value);
+}
+
+/** The chart beside: none, or the next larger time frame, in turn. */
+function stepBeside(): void {
+    const here = FRAMES.findIndex((frame) => frame.value === chart.value.timeFrame);
+    const choices = [
+        null,
+        ...FRAMES.slice(here + 1)
+            .filter((frame) => frame.value !== '4h')
+            .map((frame) => frame.value),
+    ];
+    const at = choices.indexOf(larger.value?.timeFrame ?? null);
+    beside.value = choices[(at + 1) % choices.length] ?? null;
+    router.reload({ only: ['larger'], data: { frame: chart.value.timeFrame, larger: beside.value ?? '' } });
+}
+
+function toggleHeld(): void {
+    const [low = 0, high = 1] = y.value.domain();
+    held.value = held.value === null ? [low, high] : null;
+}
+
+function askStrip(): void {
+    if (stripShown.value && strip.value === undefined) {
+        router.reload({ only: ['strip'] });
+    }
+}
+
+watch(stripShown, askStrip);
+
+async function showAsOf(date: string | null): Promise<void> {
+    asOf.value = date;
+    await refresh();
 }
 
 function onChosen(run: (row: LadderRowData) => unknown): () => void {
@@ -133,12 +352,13 @@ function onChosen(run: (row: LadderRowData) => unknown): () => void {
 }
 
 const { travel, undoKeys } = useUndo(
-    ({ candidateId }) => {
+    ({ candidateId: to }) => {
         errors.value = {};
-        if (candidateId !== null && candidateId !== candidate.value.id) {
-            router.visit(`/plan/mark/${candidateId}`);
+        if (to !== null && to !== candidateId.value) {
+            toCandidate(to);
         } else {
-            router.reload();
+            void refresh();
+            router.reload({ only: ['links', 'dayLine'] });
         }
     },
     async () => {
@@ -153,14 +373,20 @@ useShortcuts([
     { keys: 'j', does: 'next candidate', run: () => go(1) },
     { keys: 'k', does: 'candidate before', run: () => go(-1) },
     { keys: 'm', does: 'mark a level: type its price', run: () => document.getElementById('new-level')?.focus() },
-    { keys: 'l', does: 'to the ladder', run: () => toLadder(chosen.value ?? bench.value.ladder[0]?.key ?? null) },
-    { keys: 'PageUp PageDown', does: 'ladder: row above, row below', ...elsewhere },
-    { keys: 'ArrowUp ArrowDown', does: 'ladder and price fields: a tick up or down, with Shift ten', ...elsewhere },
+    { keys: 'M', does: 'mark a zone, line, average or ratios', run: () => (newLevelOpen.value = true) },
+    { keys: '/', does: 'pick the two points of a line', run: () => pick('line') },
+    { keys: '%', does: 'pick the two points of a move, for its ratios', run: () => pick('swing') },
+    { keys: 'l', does: 'to the ladder', run: () => toLadder(chosen.value ?? visibleRows.value[0]?.key ?? null) },
+    { keys: 'ArrowUp ArrowDown', does: 'ladder: row above, row below', ...elsewhere },
+    { keys: 'PageUp PageDown', does: 'ladder: your own row above, below', ...elsewhere },
+    { keys: 'Alt+ArrowUp Alt+ArrowDown', does: 'ladder: a tick up or down, with Shift ten', ...elsewhere },
     { keys: '0 to 9', does: 'ladder: type the price of a new level', ...elsewhere },
-    { keys: 'Enter', does: 'ladder: change the price', ...elsewhere },
-    { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => use(row, 'entry')) },
-    { keys: 's', does: 'make it the stop', run: onChosen((row) => use(row, 'stop')) },
-    { keys: 't', does: 'make it a target', run: onChosen((row) => use(row, 'target')) },
+    { keys: 'Enter', does: 'ladder: all of the level, or open a group', ...elsewhere },
+    { keys: 'F2', does: 'ladder: type the price anew', ...elsewhere },
+    { keys: 'a', does: 'take the chosen found level over', run: onChosen((row) => row.kind === 'found' && takeOver(row)) },
+    { keys: 'e', does: 'make the chosen price the entry', run: onChosen((row) => useRow(row, 'entry')) },
+    { keys: 's', does: 'make it the stop', run: onChosen((row) => useRow(row, 'stop')) },
+    { keys: 't', does: 'make it a target', run: onChosen((row) => useRow(row, 'target')) },
     {
         keys: 'o',
         does: 'name the origin of the chosen level',
@@ -172,35 +398,96 @@ useShortcuts([
         run: onChosen((row) => row.kind === 'level' && describe(row, { grade: row.grade === 'major' ? 'minor' : 'major' })),
     },
     {
+        keys: 'Shift+Delete',
+        does: 'lay the chosen level aside',
+        run: onChosen((row) => row.kind === 'level' && change('POST', `/levels/${row.levelId}/retire`)),
+    },
+    { keys: 'v', does: 'measure from the chosen row: then choose another', run: () => (measureFrom.value = chosenRow.value) },
+    {
         keys: 'Delete',
         does: 'delete the chosen level or plan price',
-        run: onChosen((row) => row.kind !== 'last' && removeRow(row)),
+        run: onChosen((row) => row.kind !== 'last' && row.kind !== 'found' && removeRow(row)),
     },
     {
         keys: 'x',
         does: 'turn the side: long or short',
         run: () => void change('PATCH', '/setup', { side: setup.value.side === 'long' ? 'short' : 'long' }),
     },
+    {
+        keys: 'r',
+        does: 'what you read: shape, for and against',
+        run: () => {
+            desk.value = 'reading';
+            void nextTick(() => document.getElementById('shape')?.focus());
+        },
+    },
+    ...LAYERS.map((layer) => ({
+        keys: layer.key,
+        does: `show or hide ${layer.name}`,
+        run: () => layerBar.value?.toggle(layer.value),
+    })),
+    { keys: 'C', does: 'clean chart: the setup and its nearest levels', run: () => (clean.value = !clean.value) },
     { keys: '+', does: 'fewer bars', run: () => zoom(1 / 1.25) },
     { keys: '-', does: 'more bars', run: () => zoom(1.25) },
-    { keys: '[', does: 'smaller time frame', run: () => stepFrame(-1) },
-    { keys: ']', does: 'larger time frame', run: () => stepFrame(1) },
-    { keys: 'd', does: 'the day chart', run: () => showFrame('1d') },
+    { keys: 'Home', does: 'all bars', run: all },
+    { keys: 'End', does: 'the last bars', run: newest },
     { keys: 'ArrowLeft', does: 'earlier', run: () => pan(-10) },
     { keys: 'ArrowRight', does: 'later', run: () => pan(10) },
+    { keys: '[', does: 'smaller time frame', run: () => stepFrame(-1) },
+    { keys: ']', does: 'larger time frame', run: () => stepFrame(1) },
+    ...FRAMES.map((frame) => ({ keys: frame.key, does: `chart by ${frame.name}`, run: () => showFrame(frame.value) })),
+    { keys: 'W', does: 'a larger chart beside, in turn', run: stepBeside },
+    { keys: 'S', does: 'all time frames in a strip', run: () => (stripShown.value = !stripShown.value) },
+    { keys: 'L', does: 'logarithmic or linear scale', run: () => (log.value = !log.value) },
+    { keys: 'H', does: 'hold the price scale, or let it follow', run: toggleHeld },
+    { keys: 'T', does: 'marks snap to highs, lows and closes, or not', run: () => (snaps.value = !snaps.value) },
+    { keys: 'c', does: 'averages and panes of the chart', run: () => chooser.value?.open() },
+    {
+        keys: 'b',
+        does: 'all that is known of the instrument',
+        run: () => router.visit(`/instruments/${instrument.value.symbol}`),
+    },
     ...undoKeys,
     { keys: 'n', does: 'pass it: type the reason', run: () => document.getElementById('pass-reason')?.focus() },
     { keys: 'p', does: 'to Publish', run: () => router.visit('/plan/publish') },
+    {
+        keys: 'Escape',
+        does: 'leave a measure or the picking of points',
+        run: () => {
+            leavePick();
+            measureFrom.value = null;
+            mainChart.value?.forgetMeasure();
+        },
+    },
 ]);
 
 function measure(): void {
     const top = chartBox.value?.getBoundingClientRect().top ?? 120;
-    height.value = Math.max(320, Math.min(900, window.innerHeight - top - BELOW));
+    fullHeight.value = Math.max(320, Math.min(900, window.innerHeight - top - BELOW));
+}
+
+/**
+ * The neighbours are fetched ahead, so that their charts stand at once; after half a minute they are forgotten.
+ */
+async function fetchAhead(): Promise<void> {
+    await leftKept;
+    for (const step of [1, -1] as const) {
+        const link = neighbour(step);
+        if (link !== undefined) {
+            router.prefetch(
+                `/plan/mark/${link.id}`,
+                { method: 'get', preserveState: true, preserveScroll: true },
+                { cacheFor: '30s' },
+            );
+        }
+    }
 }
 
 onMounted(() => {
     void nextTick(measure);
     window.addEventListener('resize', measure);
+    askStrip();
+    void fetchAhead();
 });
 onBeforeUnmount(() => window.removeEventListener('resize', measure));
 </script>
@@ -208,7 +495,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
 <template>
     <AppShell :title="`${instrument.symbol}, mark and plan`" step="mark">
         <div class="rail">
-            <CandidateRail :links="links" :here="candidate.id" />
+            <CandidateRail :links="links" :here="candidate.id" @go="toCandidate" />
             <span class="kept muted">{{ keeping ? 'Keeping…' : 'Draft kept' }}</span>
             <UndoButtons :undo="bench.undo" :redo="bench.redo" @travel="travel" />
         </div>
@@ -217,68 +504,136 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
             <section class="reading-desk" aria-label="Chart and ladder">
                 <header class="title">
                     <h1>
-                        {{ instrument.symbol }} <span class="name">{{ instrument.name }}</span>
+                        <Link :href="`/instruments/${instrument.symbol}`" class="symbol">{{ instrument.symbol }}</Link>{{ ' ' }}
+                        <span class="name">{{ instrument.name }}</span>
                     </h1>
-                    <SelectButton
-                        :model-value="chart.timeFrame"
-                        :options="FRAMES"
-                        option-label="label"
-                        option-value="value"
-                        :allow-empty="false"
-                        size="small"
-                        class="frames"
-                        aria-label="Time frame"
-                        @update:model-value="showFrame"
-                    />
-                </header>
-                <div class="side-by-side">
-                    <div ref="chartBox" class="chart-box">
-                        <PriceChart
-                            :chart="chart"
-                            :window="view"
-                            :y="y"
-                            :width="width"
-                            :height="height"
-                            :lines="lines"
-                            :scale="setup.scale"
-                            :name="`${instrument.symbol} ${instrument.name}`"
-                            interactive
-                            :chosen="chosen"
-                            :moving="moving"
-                            @place="markAt(snap($event, grid))"
-                            @choose="chosen = $event"
-                            @move-start="start"
-                            @move="move"
-                            @move-end="end"
-                            @zoom="zoom"
-                            @pan="pan"
+                    <span class="choices">
+                        <SelectButton
+                            :model-value="chart.timeFrame"
+                            :options="FRAMES"
+                            option-label="label"
+                            option-value="value"
+                            :allow-empty="false"
+                            size="small"
+                            class="frames"
+                            aria-label="Time frame"
+                            @update:model-value="showFrame"
                         />
+                    </span>
+                </header>
+                <LayerBar
+                    ref="layerBar"
+                    v-model="layers"
+                    :rows="rows"
+                    :clean="clean"
+                    :as-of="asOf"
+                    :newest="bench.sessions[bench.sessions.length - 2] ?? ''"
+                    @clean="clean = !clean"
+                    @as-of="showAsOf"
+                />
+                <div class="side-by-side">
+                    <div class="chart-column">
+                        <div id="bar-reading" class="bar-reading"></div>
+                        <ViewBar
+                            v-model:log="log"
+                            v-model:snaps="snaps"
+                            v-model:strip="stripShown"
+                            :words="pickWords ?? rowMeasure"
+                            :held="held !== null"
+                            :beside="larger?.timeFrame ?? null"
+                            @hold="toggleHeld"
+                            @beside="stepBeside"
+                            @line="pick('line')"
+                            @more="newLevelOpen = true"
+                        >
+                            <ChartChooser ref="chooser" :settings="settings" :benchmark="instrument.benchmark" />
+                        </ViewBar>
+                        <div ref="chartBox" class="chart-box">
+                            <BesideChart
+                                v-if="larger !== null"
+                                :chart="larger"
+                                :rows="visibleRows"
+                                :sessions="bench.sessions"
+                                :side="setup.side"
+                                :log="log"
+                                :width="BESIDE"
+                                :height="height"
+                                :name="`${instrument.symbol} ${instrument.name}`"
+                                :chosen="chosen"
+                            />
+                            <PriceChart
+                                ref="mainChart"
+                                :chart="chart"
+                                :window="view"
+                                :y="y"
+                                :width="mainWidth"
+                                :height="height"
+                                :lines="lines"
+                                :scale="setup.scale"
+                                :name="`${instrument.symbol} ${instrument.name}`"
+                                interactive
+                                :marks="marks"
+                                :chosen="chosen"
+                                :moving="moving"
+                                :motion="motion"
+                                :picked="picking?.points ?? null"
+                                :snaps="snaps"
+                                :atr="bench.atrValue"
+                                :as-of="asOf"
+                                reading-in="#bar-reading"
+                                @place="markAt"
+                                @pick="picked"
+                                @choose="chosen = $event"
+                                @move-start="start"
+                                @move="move"
+                                @move-end="end"
+                                @zoom="zoom"
+                                @pan="pan"
+                                @hold="held = $event"
+                            />
+                        </div>
                     </div>
                     <Ladder
                         ref="ladder"
-                        :rows="rows"
+                        :rows="visibleRows"
                         :y="y"
-                        :height="height - AXIS"
+                        :height="plotHeight"
                         :side="setup.side"
                         :chosen="chosen"
                         :moving="moving"
+                        :motion="motion"
                         @choose="chosen = $event"
                         @move-start="start"
                         @move="move"
                         @move-end="end"
                         @set="setRow"
-                        @use="use"
+                        @use="useRow"
                         @remove="removeRow"
                         @begin="beginLevel"
                         @nudge="nudgeRow"
+                        @open="openRow"
+                        @adopt="takeOver"
                     />
                 </div>
+                <TimeStrip
+                    v-if="stripShown"
+                    :charts="strip"
+                    :width="932"
+                    :shown="chart.timeFrame"
+                    :rows="visibleRows"
+                    :sessions="bench.sessions"
+                    :side="setup.side"
+                    :name="instrument.symbol"
+                    @show="showFrame"
+                />
                 <div class="under">
                     <ChosenRow
                         :row="chosenRow"
                         @describe="describe"
-                        @use="use"
+                        @use="useRow"
                         @remove="removeRow"
+                        @adopt="takeOver"
+                        @open="openRow"
                         @done="ladder?.focusRow(chosen)"
                     />
                     <NewLevel v-model="newPrice" :error="newLevelError" @mark="markTyped" />
@@ -293,24 +648,71 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                 </div>
             </section>
             <aside class="plan-desk">
-                <p class="facts">
-                    <span>{{ instrument.kind }}, {{ instrument.group }}</span>
-                    <span>
-                        Last <strong>{{ candidate.lastClose }}</strong> {{ instrument.currency }}
-                        <template v-if="candidate.change !== null">({{ signed(candidate.change) }} %)</template>
-                    </span>
-                    <span v-if="bench.atr !== null">ATR(14) {{ bench.atr }}</span>
-                </p>
-                <SetupEditor
-                    :setup="setup"
-                    :grid="grid"
-                    :errors="errors"
-                    @change="change('PATCH', '/setup', $event)"
-                    @clear="change('DELETE', '/setup')"
+                <CandidateHead :candidate="candidate" :atr="bench.atr" :facts="facts" :limits="limits" />
+                <SelectButton
+                    v-model="desk"
+                    :options="DESKS"
+                    option-label="label"
+                    option-value="value"
+                    :allow-empty="false"
+                    size="small"
+                    class="desks"
+                    aria-label="What is worked on"
                 />
-                <PassForm :candidate="candidate" />
+                <div class="desk">
+                    <template v-if="desk === 'setup'">
+                        <SetupEditor
+                            :setup="setup"
+                            :grid="grid"
+                            :errors="errors"
+                            @change="change('PATCH', '/setup', $event)"
+                            @clear="change('DELETE', '/setup')"
+                        />
+                        <PassForm :candidate="candidate" />
+                    </template>
+                    <template v-else-if="desk === 'level'">
+                        <LevelSheet
+                            v-if="chosenRow?.kind === 'level' && sheet !== null"
+                            :key="sheet.id"
+                            :sheet="sheet"
+                            :grid="grid"
+                            :errors="errors"
+                            @change="describe(chosenRow, $event)"
+                            @retire="change('POST', `/levels/${sheet?.id}/retire`)"
+                            @restore="change('POST', `/levels/${sheet?.id}/restore`)"
+                            @remove="removeRow(chosenRow)"
+                            @channel="pick('channel')"
+                            @done="leaveDesk"
+                        />
+                        <FoundSheet
+                            v-else-if="chosenRow?.kind === 'found'"
+                            :row="chosenRow"
+                            :evidence="evidence"
+                            @adopt="takeOver(chosenRow)"
+                            @done="leaveDesk"
+                        />
+                        <p v-else class="muted">
+                            Choose a level on the ladder: its reason, its visits and its history stand here.
+                        </p>
+                        <RetiredLevels :levels="bench.retired" @restore="change('POST', `/levels/${$event}/restore`)" />
+                    </template>
+                    <ReadingNote
+                        v-else
+                        :key="candidate.id"
+                        :note="bench.note"
+                        :errors="errors"
+                        @change="change('PATCH', '/note', $event)"
+                    />
+                </div>
             </aside>
         </div>
+        <NewLevelDialog
+            v-model:visible="newLevelOpen"
+            :error="newLevelError"
+            :last-session="bench.sessions[bench.sessions.length - 2] ?? ''"
+            @mark="markForm"
+            @pick="pick"
+        />
     </AppShell>
 </template>
 
@@ -354,8 +756,17 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
     font-weight: 400;
     color: var(--ink-2);
 }
-.frames {
+.symbol {
+    text-decoration: none;
+}
+.symbol:hover {
+    text-decoration: underline;
+}
+.choices {
+    display: inline-flex;
     align-self: center;
+    align-items: center;
+    gap: 4px;
 }
 .frames :deep(.p-togglebutton-content) {
     padding: 0 7px;
@@ -364,17 +775,19 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
     color: var(--ink);
     font-weight: 650;
 }
-.facts {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 16px;
-    margin-bottom: 12px;
-    padding-bottom: 8px;
-    border-bottom: 1px solid var(--hair);
-    color: var(--ink-2);
+.bar-reading {
+    height: 18px;
+    overflow: hidden;
 }
-.facts span {
-    white-space: nowrap;
+.chart-column {
+    min-width: 0;
+}
+.desks {
+    display: flex;
+    margin-bottom: 8px;
+}
+.desks :deep(.p-togglebutton) {
+    flex: 1;
 }
 .side-by-side,
 .under {
@@ -383,11 +796,14 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
     gap: 4px;
 }
 .chart-box {
+    contain: layout style;
+    display: flex;
+    gap: 4px;
     min-width: 0;
 }
 .under {
     align-items: center;
-    min-height: 40px;
+    min-height: 36px;
     border-top: 1px solid var(--hair);
 }
 .read-out {
@@ -395,8 +811,8 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
     grid-template-columns: minmax(0, 1fr) auto;
     gap: 24px;
     align-items: center;
-    min-height: 72px;
-    padding-top: 8px;
+    min-height: 62px;
+    padding-top: 4px;
     border-top: 1px solid var(--hair);
 }
 .sentence {

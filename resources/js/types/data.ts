@@ -1,28 +1,91 @@
 // Written by php artisan types:write from app/Data. Do not edit.
 
+export type Agreement = 'agrees' | 'only mine' | 'only found';
+
+export type AverageKind = 'sma' | 'ema';
+
+export type BarMarkKind = 'roll' | 'split' | 'earnings' | 'missing';
+
 export type CandidateState = 'new' | 'kept' | 'passed';
 
-export type LadderRowKind = 'level' | 'entry' | 'stop' | 'target' | 'cancel' | 'last';
+export type ImportKind = 'bars' | 'instruments' | 'events';
+
+export type ImportState = 'preview' | 'queued' | 'checking' | 'writing' | 'done' | 'refused' | 'cancelled' | 'failed';
+
+export type LadderRowKind = 'level' | 'entry' | 'stop' | 'target' | 'cancel' | 'last' | 'found';
+
+export type LevelForm = 'price' | 'zone' | 'mark' | 'line' | 'average' | 'swing';
 
 export type LevelGrade = 'major' | 'minor';
+
+export type LevelKind = 'zone' | 'period' | 'gap' | 'pivot' | 'retracement' | 'projection' | 'line' | 'average' | 'round' | 'expected_range' | 'confluence';
+
+export type LevelLayer = 'own' | 'check' | 'joined' | 'marks' | 'gaps' | 'pivots' | 'ratios' | 'averages' | 'vwap' | 'rounds';
+
+export type LevelStanding = 'active' | 'tested' | 'broken' | 'role changed' | 'retired';
 
 export type MarketRunState = 'queued' | 'running' | 'done' | 'cancelled' | 'failed';
 
 export type OutcomeStatus = 'waiting' | 'open' | 'closed' | 'not_triggered' | 'cancelled' | 'void';
 
+export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_movement' | 'z_score' | 'ratio';
+
+export type ReactionKind = 'held' | 'broke' | 'undecided' | 'untouched';
+
 export type Role = 'author' | 'assistant' | 'subscriber';
 
 export type Side = 'long' | 'short';
 
+export type Stack = 'up' | 'down' | 'mixed';
+
 export type Tier = 'harbour' | 'pilot';
 
 export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo';
+
+export type TouchKind = 'held' | 'broke' | 'role_change';
 
 export type TriggerKind = 'touch' | 'break';
 
 export interface AverageLineData {
     name: string;
     values: (number | null)[];
+}
+
+export interface AverageSettingData {
+    kind: AverageKind;
+    period: number;
+}
+
+export interface BarMarkData {
+    index: number;
+    kind: BarMarkKind;
+    label: string;
+}
+
+export interface BarRowData {
+    when: string;
+    open: string;
+    high: string;
+    low: string;
+    close: string;
+    change: string | null;
+    volume: number;
+    unfinished: boolean;
+}
+
+export interface BreadthData {
+    session: string;
+    shares: number;
+    advancers: number;
+    decliners: number;
+    newHighs: number;
+    newLows: number;
+    above50: number | null;
+    above200: number | null;
+    oscillator: number | null;
+    sum: number | null;
+    sums: number[];
+    aboves: number[];
 }
 
 export interface CandidateData {
@@ -37,6 +100,13 @@ export interface CandidateData {
     setupNote: string;
     sentence: string | null;
     strip: StripData | null;
+}
+
+export interface CandidateFactData {
+    label: string;
+    value: string;
+    note: string;
+    caution: string;
 }
 
 export interface CandidateLinkData {
@@ -56,9 +126,32 @@ export interface ChartData {
     low: number[];
     close: number[];
     volume: number[];
+    extended: number[];
     averages: AverageLineData[];
+    panes: PaneData[];
+    marks: BarMarkData[];
     unfinished: boolean;
     publishedAfter: number | null;
+}
+
+export interface ChartSettingsData {
+    averages: AverageSettingData[];
+    panes: PaneSettingData[];
+    extended: boolean;
+}
+
+export interface ChartViewData {
+    frame: TimeFrame;
+    larger: TimeFrame | null;
+    bars: number;
+    back: number;
+    layers: LevelLayer[];
+    clean: boolean;
+    log: boolean;
+    low: number | null;
+    high: number | null;
+    strip: boolean;
+    snaps: boolean;
 }
 
 export interface CheckLineData {
@@ -67,12 +160,34 @@ export interface CheckLineData {
     candidateId: number | null;
 }
 
+export interface ChoiceData {
+    value: string;
+    label: string;
+}
+
 export interface ClockData {
     date: string;
     time: string;
     utc: string;
     session: string;
     run: MarketRunData | null;
+}
+
+export interface CorrectionData {
+    when: string;
+    timeFrame: string;
+    was: string;
+    is: string;
+    heldBack: boolean;
+}
+
+export interface DataPageData {
+    feed: string;
+    clock: string;
+    folder: string;
+    waiting: string[];
+    exchanges: ExchangeData[];
+    imports: ImportData[];
 }
 
 export interface DayLineStepData {
@@ -102,6 +217,9 @@ export interface EditionData {
 export interface EditionLevelData {
     price: string;
     value: number;
+    span: string;
+    low: number;
+    high: number;
     origin: string;
     grade: LevelGrade;
 }
@@ -126,6 +244,8 @@ export interface EditionPartData {
     levels: EditionLevelData[];
     setup: EditionSetupData | null;
     chart: ChartData | null;
+    units: number;
+    splitNote: string | null;
 }
 
 export interface EditionSetupData {
@@ -144,6 +264,124 @@ export interface EditionSetupData {
     outcome: OutcomeData | null;
 }
 
+export interface ExchangeData {
+    name: string;
+    hours: string;
+    extended: string;
+    now: string;
+    exceptions: string;
+    instruments: number;
+}
+
+export interface ExpectedRangeData {
+    low: string;
+    high: string;
+    held: number | null;
+    heldLow: number | null;
+    heldHigh: number | null;
+    sessions: number;
+}
+
+export interface FactData {
+    label: string;
+    value: string;
+    note: string;
+}
+
+export interface FoundLevelData {
+    key: string;
+    kind: LevelKind;
+    why: string;
+    score: string;
+    touches: TouchData[];
+    members: string[];
+    curve: (number | null)[];
+}
+
+export interface FrameReadingData {
+    timeFrame: TimeFrame;
+    order: Stack | null;
+    slope: number | null;
+    rsi: number | null;
+    zScore: number | null;
+    relativeVolume: number | null;
+    streak: number | null;
+    compressed: number | null;
+    released: number | null;
+    shape: string;
+    divergence: string;
+}
+
+export interface GaugeData {
+    symbol: string;
+    name: string;
+    kind: string;
+    unit: string;
+    last: string | null;
+    change: string | null;
+    place: number | null;
+    order: Stack | null;
+    slope: number | null;
+    crossing: string | null;
+    above: NearLevelData | null;
+    below: NearLevelData | null;
+    correlation: number | null;
+    spark: number[];
+}
+
+export interface GroupData {
+    name: string;
+    members: number;
+    advancing: number;
+    returns: (number | null)[];
+    rank: number | null;
+    leader: string | null;
+    leaderReturn: number | null;
+}
+
+export interface ImportColumnData {
+    field: string;
+    column: number | null;
+    needed: boolean;
+}
+
+export interface ImportData {
+    id: number;
+    kind: ImportKind;
+    kindLabel: string;
+    fileName: string;
+    state: ImportState;
+    total: number;
+    done: number;
+    added: number;
+    unchanged: number;
+    corrected: number;
+    heldBack: number;
+    faultCount: number;
+    faults: LineFaultData[];
+    message: string | null;
+    underWay: boolean;
+}
+
+export interface ImportPreviewData {
+    calendar: boolean;
+    delimiter: string;
+    header: boolean;
+    dates: string;
+    zone: string;
+    timeFrame: string;
+    symbol: string;
+    decimal: string;
+    head: string[];
+    columns: ImportColumnData[];
+    names: string[];
+    rows: PreviewRowData[];
+    faults: LineFaultData[];
+    formats: ChoiceData[];
+    zones: string[];
+    problem: string | null;
+}
+
 export interface InstrumentData {
     id: number;
     symbol: string;
@@ -153,6 +391,38 @@ export interface InstrumentData {
     tick: string;
     currency: string;
     group: string;
+    benchmark: string | null;
+    traded: boolean;
+    labels: string[];
+}
+
+export interface InstrumentPageData {
+    instrument: InstrumentData;
+    traded: boolean;
+    last: string | null;
+    change: string | null;
+    labels: string[];
+    terms: FactData[];
+    facts: FactData[];
+    reports: FactData[];
+    events: MarketEventData[];
+    sessions: SessionData[];
+    readings: FrameReadingData[];
+    expected: ExpectedRangeData | null;
+    odds: OddsData | null;
+    candidateId: number | null;
+}
+
+export interface InstrumentRowData {
+    symbol: string;
+    name: string;
+    kind: string;
+    group: string;
+    exchange: string;
+    days: number;
+    fine: number;
+    from: string | null;
+    lastBar: string | null;
 }
 
 export interface LadderRowData {
@@ -161,12 +431,140 @@ export interface LadderRowData {
     label: string;
     price: string;
     value: number;
+    low: number;
+    high: number;
+    span: string;
     percent: string;
     atr: string | null;
     r: string | null;
     levelId: number | null;
     grade: LevelGrade | null;
     target: number | null;
+    layer: LevelLayer | null;
+    form: LevelForm | null;
+    timeFrame: TimeFrame | null;
+    standing: LevelStanding | null;
+    agreement: Agreement | null;
+    touches: number;
+    movable: boolean;
+    curve: (number | null)[];
+    upper: (number | null)[];
+}
+
+export interface LevelChangeData {
+    at: string;
+    by: string;
+    what: string;
+}
+
+export interface LevelDidData {
+    id: number;
+    symbol: string;
+    words: string;
+    origin: string;
+    grade: LevelGrade;
+    timeFrame: TimeFrame;
+    markedOn: string;
+    markedOnDate: string;
+    standing: LevelStanding;
+    did: ReactionKind;
+    reaction: string;
+}
+
+export interface LevelHistoryData {
+    all: LevelTallyData;
+    byOrigin: LevelTallyData[];
+    byGrade: LevelTallyData[];
+    byTimeFrame: LevelTallyData[];
+    levels: LevelDidData[];
+}
+
+export interface LevelSheetData {
+    id: number;
+    form: LevelForm;
+    words: string;
+    price: string;
+    low: string | null;
+    high: string | null;
+    from: PointData | null;
+    to: PointData | null;
+    parallel: PointData | null;
+    logarithmic: boolean;
+    average: string;
+    period: number | null;
+    since: string | null;
+    origin: string;
+    mark: string;
+    markSession: string | null;
+    grade: LevelGrade;
+    timeFrame: TimeFrame;
+    note: string;
+    markedOn: string;
+    standing: LevelStanding;
+    retiredBecause: string;
+    did: ReactionKind;
+    reaction: string;
+    touches: TouchData[];
+    history: LevelChangeData[];
+    ahead: string[];
+}
+
+export interface LevelTallyData {
+    name: string;
+    all: number;
+    untouched: number;
+    undecided: number;
+    held: number;
+    broke: number;
+    rate: number | null;
+    low: number | null;
+    high: number | null;
+    turn: number | null;
+}
+
+export interface LimitsData {
+    relativeVolume: number;
+    stretchAtr: number;
+    deviations: number;
+    streak: number;
+    earningsSessions: number;
+    turnover: number;
+    brokenFor: number;
+    farAt: number;
+    farFor: number;
+}
+
+export interface LineFaultData {
+    line: number;
+    field: string;
+    reason: string;
+    text: string;
+}
+
+export interface MarketData {
+    gauges: GaugeData[];
+    horizons: number[];
+    groups: GroupData[];
+    breadth: BreadthData | null;
+    seasons: SeasonData[];
+    events: MarketEventData[];
+    otherEarnings: number;
+    order: AverageSettingData[];
+    until: string;
+}
+
+export interface MarketEventData {
+    id: number;
+    date: string;
+    day: string;
+    when: string;
+    kind: string;
+    title: string;
+    symbol: string | null;
+    source: string;
+    ofCandidate: boolean;
+    weight: number;
+    note: string;
 }
 
 export interface MarketRunData {
@@ -176,6 +574,24 @@ export interface MarketRunData {
     done: number;
     total: number;
     message: string | null;
+}
+
+export interface NearLevelData {
+    price: string;
+    origin: string;
+    percent: string;
+    atr: string | null;
+}
+
+export interface OddsData {
+    state: string;
+    cases: number;
+    share: number | null;
+    low: number | null;
+    high: number | null;
+    tooFew: boolean;
+    allCases: number;
+    allShare: number;
 }
 
 export interface OutcomeData {
@@ -196,6 +612,7 @@ export interface OutcomeData {
     targetFirst: string | null;
     events: OutcomeEventData[];
     strip: StripData;
+    remarks: string[];
 }
 
 export interface OutcomeEventData {
@@ -203,14 +620,40 @@ export interface OutcomeEventData {
     session: string | null;
     what: string;
     price: string | null;
+    drawnAt: number | null;
     share: string | null;
     note: string;
+}
+
+export interface PaneData {
+    kind: PaneKind;
+    label: string;
+    lines: PaneLineData[];
+    guides: number[];
+    low: number | null;
+    high: number | null;
+    decimals: number;
+    note: string;
+}
+
+export interface PaneLineData {
+    name: string;
+    values: (number | null)[];
+    bars: boolean;
+}
+
+export interface PaneSettingData {
+    kind: PaneKind;
+    names: string[];
+    values: number[];
+    symbol: string | null;
 }
 
 export interface PersonData {
     name: string;
     role: Role;
     tier: string | null;
+    mayPlan: boolean;
     mayPublish: boolean;
     mayPlayMarket: boolean;
 }
@@ -224,9 +667,36 @@ export interface PlanData {
     redo: string | null;
 }
 
+export interface PointData {
+    session: string;
+    price: string;
+}
+
+export interface PreviewRowData {
+    values: string[];
+}
+
+export interface QualityData {
+    first: string | null;
+    sessions: number;
+    missing: number;
+    missingSessions: string[];
+    fineSessions: number;
+    finePresent: number;
+    fineExpected: number;
+    corrections: CorrectionData[];
+}
+
 export interface RScaleData {
     entry: number;
     stop: number;
+}
+
+export interface ReadingNoteData {
+    shape: string;
+    cleanness: number | null;
+    speaksFor: string;
+    speaksAgainst: string;
 }
 
 export interface RecordRowData {
@@ -251,6 +721,39 @@ export interface RecordTotalsData {
     realised: string;
     openR: string;
     costs: string;
+}
+
+export interface RetiredLevelData {
+    id: number;
+    words: string;
+    origin: string;
+    retiredOn: string;
+    because: string;
+}
+
+export interface SeasonData {
+    symbol: string;
+    cycle: string;
+    months: SeasonMonthData[];
+}
+
+export interface SeasonMonthData {
+    month: string;
+    coming: boolean;
+    years: number;
+    mean: number | null;
+    median: number | null;
+    rises: number | null;
+    cycleYears: number;
+    cycleMean: number | null;
+    cycleRises: number | null;
+}
+
+export interface SessionData {
+    day: string;
+    hours: string;
+    utc: string;
+    note: string;
 }
 
 export interface SetupData {
@@ -290,11 +793,25 @@ export interface TargetData {
     r: string | null;
 }
 
+export interface TouchData {
+    session: string;
+    date: string;
+    price: string;
+    value: number;
+    kind: TouchKind;
+    beforeMarked: boolean;
+}
+
 export interface WorkbenchData {
     candidate: CandidateData;
     ladder: LadderRowData[];
+    sessions: string[];
+    retired: RetiredLevelData[];
+    asOf: string | null;
     setup: SetupData;
+    note: ReadingNoteData;
     atr: string | null;
+    atrValue: number | null;
     undo: string | null;
     redo: string | null;
 }
