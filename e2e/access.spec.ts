@@ -2,7 +2,18 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { signIn } from './people';
 
-const PAGES = ['/plan/candidates', '/plan/mark', '/plan/publish', '/record', '/editions', '/editions/1'];
+const PAGES = [
+    '/plan/market',
+    '/instruments/OAKL.Q',
+    '/data',
+    '/plan/candidates',
+    '/plan/mark',
+    '/levels',
+    '/plan/publish',
+    '/record',
+    '/editions',
+    '/editions/1',
+];
 
 for (const colorScheme of ['light', 'dark'] as const) {
     test.describe(colorScheme, () => {
@@ -41,7 +52,7 @@ test('the keys of a screen are told on ?', async ({ page }) => {
 
     await page.keyboard.press(']');
     await expect(page.getByRole('button', { name: 'Week', pressed: true })).toBeVisible();
-    await expect(page.locator('figcaption')).toContainText('week');
+    await expect(page.locator('#bar-reading')).toContainText('week from');
     await page.keyboard.press('d');
     await expect(page.getByRole('button', { name: 'Day', pressed: true })).toBeVisible();
 

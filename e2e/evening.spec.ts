@@ -13,7 +13,7 @@ test.afterAll(() => page.close());
 
 const step = (name: RegExp): Locator => page.getByRole('navigation', { name: "The evening's work" }).getByRole('link', { name });
 const row = (symbol: string): Locator => page.getByRole('row').filter({ hasText: symbol });
-const ladder = (): Locator => page.getByRole('grid', { name: /^Ladder/ });
+const ladder = (): Locator => page.getByRole('treegrid', { name: /^Ladder/ });
 const rungs = (text: string | RegExp): Locator => ladder().locator('.row').filter({ hasText: text });
 const field = (name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -28,9 +28,44 @@ async function moved(text: string, ticks: number): Promise<string> {
 
 test('the author signs in and sees the steps that exist', async () => {
     await signIn(page, 'maren');
-    await expect(page).toHaveURL(/plan\/candidates/);
+    await expect(page).toHaveURL(/plan\/market/);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('The market before Thursday 15 October 2026');
+    await expect(page.getByRole('navigation', { name: "The evening's work" }).getByRole('link')).toHaveCount(5);
+});
+
+test('the market is read, an event weighed, the gauges chosen and the stance written', async () => {
+    const gauges = page.getByRole('region', { name: 'Gauges' });
+    await expect(gauges.locator('tbody tr').filter({ hasText: 'NORD.Q' })).toContainText(/stacked (up|down)|mixed/);
+    await expect(page.getByRole('region', { name: 'Groups' }).getByRole('row')).toHaveCount(9);
+    await expect(page.getByRole('region', { name: 'Breadth' })).toContainText('Breadth of 32 shares');
+    await expect(page.getByRole('region', { name: 'Season' })).toContainText(/NORD\.Q in October/);
+
+    const event = page.getByRole('region', { name: 'Events' }).getByRole('row').filter({ hasText: 'Budget of the coast' });
+    await event.getByRole('button', { name: '3', exact: true }).click();
+    await expect(event).toHaveClass(/weight-3/);
+    await event.getByRole('button', { name: /^Note on/ }).click();
+    await page.getByLabel('What it could mean').fill('no new entries before it');
+    await page.keyboard.press('Enter');
+    await expect(event).toContainText('no new entries before it');
+
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('g');
+    const dialog = page.getByRole('dialog', { name: 'Gauges and averages' });
+    await dialog.getByRole('combobox', { name: 'Add a gauge' }).fill('lantern');
+    await page.getByRole('option', { name: /LANT\.Q/ }).click();
+    await dialog.getByRole('button', { name: 'Move LANT.Q up' }).click();
+    await dialog.getByRole('button', { name: 'Keep' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(gauges.locator('tbody tr').nth(6)).toContainText('LANT.Q');
+
+    await page.keyboard.press('s');
+    await page.getByLabel('Your stance').fill('Fewer names into the holiday; strength is bought on pullbacks.');
+    await page.getByRole('heading', { level: 1 }).click();
+    await expect(step(/Market/)).toContainText('stance written');
+    await page.reload();
+    await expect(page.getByLabel('Your stance')).toHaveValue('Fewer names into the holiday; strength is bought on pullbacks.');
+    await page.keyboard.press('n');
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Candidates for Thursday 15 October 2026');
-    await expect(page.getByRole('navigation', { name: "The evening's work" }).getByRole('link')).toHaveCount(4);
 });
 
 test('candidates are added, kept, passed with a reason and put in order', async () => {
@@ -76,12 +111,15 @@ test('levels are marked by click and by typing, named, deleted and brought back'
     await row('MOSS.Q').getByRole('link').click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('MOSS.Q Mossgrove Biologics');
     await expect(ladder().getByRole('row').filter({ hasText: 'last close' })).toBeVisible();
-    const before = await ladder().locator('.row').count();
-
     // a click in the chart
-    const chart = page.getByRole('img', { name: /Chart of MOSS/ });
-    await chart.click({ position: { x: 200, y: 330 } });
-    await expect(ladder().locator('.row')).toHaveCount(before + 1);
+    const chart = page.getByRole('img', { name: /Chart of MOSS.*table that follows/ });
+    // below the last close, so that it can be bought on the way down
+    const lastAt = await page.locator('figure.chart:not(.beside) line.line.last').boundingBox();
+    const chartAt = await chart.boundingBox();
+    if (lastAt === null || chartAt === null) throw new Error('the last close is not drawn');
+    await page.keyboard.press('Shift+T');
+    await expect(page.getByRole('button', { name: 'Snap' })).toHaveAttribute('aria-pressed', 'false');
+    await chart.click({ position: { x: 200, y: lastAt.y - chartAt.y + 40 } });
     await expect(rungs('own reading')).toHaveCount(1);
 
     // its origin
@@ -111,6 +149,35 @@ test('levels are marked by click and by typing, named, deleted and brought back'
     await expect(rungs('shelf of August')).toHaveCount(1);
 });
 
+test('the chart shows the averages and panes that were switched on, on every time frame', async () => {
+    await page.getByText('Draft kept').click();
+    await page.keyboard.press('c');
+    await page.getByRole('combobox', { name: 'Add a pane' }).click();
+    await page.getByRole('option', { name: 'RSI', exact: true }).click();
+    await expect(page.locator('.pane-name').filter({ hasText: 'RSI 14' })).toBeVisible();
+    await page.getByRole('spinbutton', { name: 'RSI, period' }).fill('9');
+    await page.keyboard.press('Tab');
+    await expect(page.locator('.pane-name').filter({ hasText: 'RSI 9' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    for (const [key, name] of [
+        ['f', '5 min'],
+        ['h', 'Hour'],
+        ['w', 'Week'],
+        ['q', 'Quarter'],
+        ['d', 'Day'],
+    ] as const) {
+        await page.getByText('Draft kept').click();
+        await page.keyboard.press(key);
+        await expect(page.getByRole('button', { name, exact: true, pressed: true })).toBeVisible();
+        await expect(page.locator('.pane-name').filter({ hasText: 'RSI 9' })).toBeVisible();
+        await expect(rungs('shelf of August')).toHaveCount(1);
+    }
+    await page.keyboard.press('c');
+    await page.getByRole('button', { name: 'Hide RSI' }).click();
+    await expect(page.locator('.pane-name').filter({ hasText: 'RSI' })).toHaveCount(0);
+    await page.keyboard.press('Escape');
+});
+
 test('a setup is made from levels with one key each', async () => {
     await rungs('shelf of August').focus();
     await page.keyboard.press('e');
@@ -132,7 +199,7 @@ test('a setup is made from levels with one key each', async () => {
     await expect(page.locator('.read-out').getByRole('img', { name: /long: stop at −1 R, entry at 0/ })).toBeVisible();
 
     // a target from the typed level above
-    const above = ladder().locator('.row').first();
+    const above = ladder().locator('.row.level').first();
     await above.focus();
     await page.keyboard.press('t');
     await expect(rungs('target 1')).toHaveCount(1);
@@ -146,7 +213,7 @@ test('plan prices are typed, nudged by a tick and dragged', async () => {
     await expect(rungs(/stop/)).toContainText(await moved(stop, -5));
 
     await rungs(/stop/).focus();
-    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('Alt+ArrowUp');
     await expect(rungs(/stop/)).toContainText(await moved(stop, -4));
     await expect(field('Stop')).toHaveValue(await moved(stop, -4));
 
@@ -164,9 +231,9 @@ test('plan prices are typed, nudged by a tick and dragged', async () => {
     await expect(field('Target 1')).toHaveValue(before);
 
     // and in the chart
-    const line = page.locator('line.line.stop');
+    const line = page.locator('figure.chart:not(.beside) line.line.stop');
     const at = await line.boundingBox();
-    const chart = await page.getByRole('img', { name: /^Chart of/ }).boundingBox();
+    const chart = await page.getByRole('img', { name: /^Chart of.*table that follows/ }).boundingBox();
     if (at === null || chart === null) throw new Error('the stop is not drawn');
     await page.mouse.move(chart.x + 150, at.y);
     await page.mouse.down();

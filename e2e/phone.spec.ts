@@ -15,6 +15,7 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
     const figures = await part.locator('.figures table').boundingBox();
     expect(chart !== null && figures !== null && chart.y + chart.height <= figures.y).toBe(true);
     await expect(part).toContainText('What happened since');
+    await expect(part).toContainText('Split 3 for 1 on Monday 12 October 2026: entry');
 
     // one column: nothing sticks out to the side
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
@@ -26,6 +27,6 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
     await page.goto('/record');
     await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
     const edition = page.locator('tbody').filter({ hasText: 'Edition 1' });
-    await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText('73.03');
+    await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/[+−]\d\.\d\d/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });

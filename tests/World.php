@@ -16,11 +16,13 @@ use App\Feeds\SimulatedFeed;
 use App\Market\BarRepository;
 use App\Models\Candidate;
 use App\Models\Edition;
+use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Collection;
 use Watchpost\Simulator\QuayExchange;
 
 /**
@@ -32,7 +34,7 @@ trait World
     use RefreshDatabase;
 
     protected const EVENING = '2024-11-20T18:00:00Z';
-    protected const SYMBOLS = ['OAKL.Q', 'TARN.Q', 'GRIT.Q'];
+    protected const FIRST_DATE = '2024-10-14';
 
     protected User $author;
     protected User $assistant;
@@ -47,12 +49,21 @@ trait World
         $this->assistant->update(['works_for_id' => $this->author->id]);
         $this->pilot = $this->person('ines', Role::Subscriber, Tier::Pilot);
         $this->harbour = $this->person('jonas', Role::Subscriber, Tier::Harbour);
-        foreach (self::SYMBOLS as $symbol) {
+        foreach (QuayExchange::exchanges() as $calendar) {
+            Exchange::list($calendar);
+        }
+        foreach ($this->symbols() as $symbol) {
             Instrument::list(QuayExchange::listings()[$symbol]->instrument);
         }
         $evening = (int) strtotime(self::EVENING);
-        app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18');
+        app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18', self::FIRST_DATE);
         app(MarketClock::class)->moveTo($evening);
+    }
+
+    /** @return list<string> what is listed in this world */
+    protected function symbols(): array
+    {
+        return ['OAKL.Q', 'TARN.Q', 'GRIT.Q'];
     }
 
     protected function person(string $name, Role $role, ?Tier $tier = null): User
@@ -102,5 +113,15 @@ trait World
     protected function publish(): Edition
     {
         return app(PublishPlan::class)($this->plan());
+    }
+
+    /**
+     * The items of a property of a page.
+     *
+     * @return Collection<int, mixed>
+     */
+    protected static function items(mixed $property): Collection
+    {
+        return new Collection(is_iterable($property) ? array_values([...$property]) : []);
     }
 }

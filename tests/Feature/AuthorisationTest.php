@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Enums\MarketRunState;
 use App\Enums\Role;
+use App\Models\Import;
 use App\Models\Level;
+use App\Models\MarketEvent;
 use App\Models\MarketRun;
 use App\Models\User;
 use Illuminate\Support\Facades\Route as Routes;
@@ -29,6 +31,21 @@ final class AuthorisationTest extends TestCase
         'GET editions/{edition}/document' => ['sign-in', 'no', 'in', 'in', 'in'],
         'GET record' => ['sign-in', 'in', 'in', 'in', 'in'],
         'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET instruments/{instrument}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET instruments/{instrument}/bars' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/market' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/market/settings' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/market/events/{event}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH settings/chart' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET data' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST data/folder' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET data/export/{what}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST data/imports' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET data/imports/{import}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET data/imports/{import}/progress' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH data/imports/{import}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST data/imports/{import}/start' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST data/imports/{import}/cancel' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/candidates/{candidate}' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -40,6 +57,15 @@ final class AuthorisationTest extends TestCase
         'POST plan/mark/{candidate}/levels' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/levels/{level}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'DELETE plan/mark/{candidate}/levels/{level}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET levels' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH settings/limits' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/view' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/note' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/cross-check' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/adopt' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/levels/{level}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/levels/{level}/retire' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/levels/{level}/restore' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/use' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
         'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -73,10 +99,13 @@ final class AuthorisationTest extends TestCase
         $level = Level::query()->create(['author_id' => $this->author->id, 'instrument_id' => $candidate->instrument_id, 'price' => 5_000, 'origin' => 'swing low', 'grade' => 'minor']);
         $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 0, 'state' => MarketRunState::Done]);
 
+        $event = MarketEvent::query()->create(['key' => 'x', 'date' => '2024-12-01', 'kind' => 'other', 'title' => 'Something', 'source' => 'test']);
+        $import = Import::query()->create(['kind' => 'bars', 'file_name' => 'x.csv', 'path' => '/nowhere', 'mapping' => [], 'state' => 'done', 'faults' => []]);
+
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }
@@ -94,7 +123,7 @@ final class AuthorisationTest extends TestCase
         $database->rollBack();
 
         return match (true) {
-            $response->status() === 403 => 'no',
+            $response->getStatusCode() === 403 => 'no',
             $response->isRedirect(url('/sign-in')) && $uri !== 'sign-out' => 'sign-in',
             $response->isRedirect(url('/')) && $uri === 'sign-in' && $person !== null => 'home',
             $response->isRedirect(url('/sign-in')) => $person === null ? 'sign-in' : 'in',

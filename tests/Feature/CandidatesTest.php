@@ -47,7 +47,7 @@ final class CandidatesTest extends TestCase
 
     public function testTheOrderIsTheAuthors(): void
     {
-        $ids = array_map(fn (string $symbol): int => $this->candidate($symbol)->id, self::SYMBOLS);
+        $ids = array_map(fn (string $symbol): int => $this->candidate($symbol)->id, $this->symbols());
         $order = fn (): array => $this->plan()->candidates()->with('instrument')->get()->map(static fn (Candidate $one): string => $one->instrument->symbol)->all();
 
         $this->postJson("/plan/candidates/{$ids[2]}/move", ['place' => 0])->assertRedirect();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Clock\MarketClock;
 use App\Clock\TimeLabel;
 use App\Models\Edition;
+use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Outcome;
 use App\Models\Plan;
@@ -16,45 +17,52 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 use Watchpost\Core\Market\Instant;
+use Watchpost\Simulator\QuayExchange;
 
 /** The demo as bin/demo makes it. */
 final class DemoTest extends TestCase
 {
     use RefreshDatabase;
 
-    public function testTheDemoIsATwoYearMarketAnEditionAndADraft(): void
+    /** The history is cut to a year here; bin/bench makes the whole. */
+    public function testTheDemoIsAMarketWithItsHistoryAnEditionAndADraft(): void
     {
         $this->artisan('watchpost:demo')->assertSuccessful();
 
-        self::assertGreaterThanOrEqual(12, Instrument::query()->count());
-        self::assertSame('2026-10-14T18:00:00Z', Instant::format(app(MarketClock::class)->moment()));
-        self::assertSame(0, DB::table('bars')->where('ends_at', '>', app(MarketClock::class)->moment())->count());
+        $now = app(MarketClock::class)->moment();
+        self::assertGreaterThanOrEqual(60, Instrument::query()->count());
+        self::assertSame('2026-10-14T18:00:00Z', Instant::format($now));
+        self::assertSame(0, DB::table('bars')->where('ends_at', '>', $now)->count());
 
-        $days = DB::table('bars')->where(['instrument_id' => 1, 'timeframe' => '1d']);
-        self::assertSame(['2024-10-14', '2026-10-14'], [(clone $days)->min('session'), (clone $days)->max('session')]);
+        $nord = Instrument::query()->where('symbol', 'NORD.Q')->firstOrFail()->id;
+        $days = DB::table('bars')->where(['instrument_id' => $nord, 'timeframe' => '1d']);
+        self::assertSame(['2025-10-14', '2026-10-14'], [(clone $days)->min('session'), (clone $days)->max('session')]);
         self::assertFalse((clone $days)->where('session', '2025-12-25')->exists());
         $half = (clone $days)->where('session', '2025-12-24')->first(['starts_at', 'ends_at']);
         self::assertSame(210 * 60, ($half->ends_at ?? 0) - ($half->starts_at ?? 0));
-        $fine = DB::table('bars')->where(['instrument_id' => 1, 'timeframe' => '5m']);
-        self::assertSame([20, 20 * 78], [(clone $fine)->distinct()->count('session'), (clone $fine)->count()]);
+        $fine = DB::table('bars')->where(['instrument_id' => $nord, 'timeframe' => '5m', 'extended' => false]);
+        self::assertSame([60, 60 * 78], [(clone $fine)->distinct()->count('session'), (clone $fine)->count()]);
+        $young = Instrument::query()->where('symbol', 'DORY.Q')->firstOrFail()->id;
+        self::assertSame(30, DB::table('bars')->where(['instrument_id' => $young, 'timeframe' => '1d'])->count());
 
         $edition = Edition::query()->sole();
         self::assertLessThan('2026-10-07T08:30:00Z', app(EditionReader::class)->document($edition)['published_at']);
         self::assertGreaterThanOrEqual(3, Outcome::query()->distinct()->count('status'));
         self::assertSame('2026-10-15', Plan::query()->whereNull('published_at')->sole()->session_date);
-    }
 
-    public function testASecondRunKeepsTheData(): void
-    {
-        $this->artisan('watchpost:demo');
+        // again: nothing is made twice
         $before = DB::table('bars')->count();
         $this->artisan('watchpost:demo')->expectsOutputToContain('is there and kept')->assertSuccessful();
-
         self::assertSame([$before, 1], [DB::table('bars')->count(), Edition::query()->count()]);
+
+        // a demo made by an earlier version has no exchanges
+        DB::table('exchanges')->delete();
+        $this->artisan('watchpost:demo')->expectsOutputToContain('bin/demo --fresh')->assertFailed();
     }
 
     public function testTimesAreToldInTheExchangesTimeWithUtcBesideIt(): void
     {
+        Exchange::list(QuayExchange::calendar());
         $times = app(TimeLabel::class);
 
         self::assertSame('Wed 14 Oct 2026, 19:00 Quay time (18:00 UTC)', $times->full((int) strtotime('2026-10-14T18:00:00Z')));
