@@ -3,8 +3,14 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CandidateController;
+use App\Http\Controllers\DataController;
 use App\Http\Controllers\EditionController;
+use App\Http\Controllers\ImportController;
+use App\Http\Controllers\InstrumentController;
+use App\Http\Controllers\LevelController;
+use App\Http\Controllers\LevelHistoryController;
 use App\Http\Controllers\MarkController;
+use App\Http\Controllers\MarketController;
 use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
@@ -27,6 +33,16 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:plan')->group(function (): void {
         Route::get('instruments', [CandidateController::class, 'search']);
+        Route::get('instruments/{instrument:symbol}', [InstrumentController::class, 'show']);
+        Route::get('instruments/{instrument:symbol}/bars', [InstrumentController::class, 'export']);
+
+        Route::get('plan/market', [MarketController::class, 'show']);
+        Route::patch('plan/market/settings', [MarketController::class, 'settings']);
+        Route::patch('plan/market/events/{event}', [MarketController::class, 'weigh']);
+        Route::get('levels', LevelHistoryController::class);
+
+        Route::patch('settings/limits', [MarkController::class, 'limits']);
+        Route::patch('settings/chart', [MarkController::class, 'settings']);
 
         Route::get('plan/candidates', [CandidateController::class, 'index']);
         Route::post('plan/candidates', [CandidateController::class, 'store']);
@@ -37,9 +53,16 @@ Route::middleware('auth')->group(function (): void {
         Route::get('plan/mark', [MarkController::class, 'first']);
         Route::get('plan/mark/{candidate}', [MarkController::class, 'show']);
         Route::get('plan/mark/{candidate}/workbench', [MarkController::class, 'workbench']);
-        Route::post('plan/mark/{candidate}/levels', [MarkController::class, 'markLevel']);
-        Route::patch('plan/mark/{candidate}/levels/{level}', [MarkController::class, 'changeLevel']);
-        Route::delete('plan/mark/{candidate}/levels/{level}', [MarkController::class, 'deleteLevel']);
+        Route::patch('plan/mark/{candidate}/view', [MarkController::class, 'view']);
+        Route::patch('plan/mark/{candidate}/note', [MarkController::class, 'note']);
+        Route::get('plan/mark/{candidate}/cross-check', [LevelController::class, 'evidence']);
+        Route::post('plan/mark/{candidate}/adopt', [LevelController::class, 'adopt']);
+        Route::post('plan/mark/{candidate}/levels', [LevelController::class, 'mark']);
+        Route::get('plan/mark/{candidate}/levels/{level}', [LevelController::class, 'show']);
+        Route::patch('plan/mark/{candidate}/levels/{level}', [LevelController::class, 'change']);
+        Route::post('plan/mark/{candidate}/levels/{level}/retire', [LevelController::class, 'retire']);
+        Route::post('plan/mark/{candidate}/levels/{level}/restore', [LevelController::class, 'restore']);
+        Route::delete('plan/mark/{candidate}/levels/{level}', [LevelController::class, 'delete']);
         Route::post('plan/mark/{candidate}/use', [MarkController::class, 'usePrice']);
         Route::patch('plan/mark/{candidate}/setup', [MarkController::class, 'changeSetup']);
         Route::delete('plan/mark/{candidate}/setup', [MarkController::class, 'clearSetup']);
@@ -49,6 +72,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('plan/redo', [PlanController::class, 'redo']);
         Route::get('plan/publish', [PlanController::class, 'preview']);
         Route::post('plan/publish', [PlanController::class, 'publish'])->can('publish');
+    });
+
+    Route::middleware('can:keep-data')->prefix('data')->group(function (): void {
+        Route::get('/', [DataController::class, 'show']);
+        Route::post('folder', [DataController::class, 'takeIn']);
+        Route::get('export/{what}', [DataController::class, 'export']);
+        Route::post('imports', [ImportController::class, 'store']);
+        Route::get('imports/{import}', [ImportController::class, 'show']);
+        Route::get('imports/{import}/progress', [ImportController::class, 'progress']);
+        Route::patch('imports/{import}', [ImportController::class, 'map']);
+        Route::post('imports/{import}/start', [ImportController::class, 'start']);
+        Route::post('imports/{import}/cancel', [ImportController::class, 'cancel']);
     });
 
     Route::middleware('can:play-market')->group(function (): void {
