@@ -8,6 +8,7 @@ $finder = (new PhpCsFixer\Finder())
     ->append([__DIR__.'/core/bin/watchpost', __DIR__.'/artisan']);
 
 return (new PhpCsFixer\Config())
+    ->setParallelConfig(new PhpCsFixer\Runner\Parallel\ParallelConfig(2))
     ->setRiskyAllowed(true)
     ->setRules([
         '@PER-CS' => true,

@@ -6,14 +6,16 @@ export default defineConfig({
     testDir: 'e2e',
     workers: 1,
     fullyParallel: false,
-    timeout: 60_000,
-    expect: { timeout: 10_000 },
+    // a shared machine is slow at times: a journey waits, it does not race
+    timeout: 240_000,
+    expect: { timeout: 30_000 },
     reporter: [['list']],
     use: {
         baseURL: `http://127.0.0.1:${PORT}`,
         viewport: { width: 1280, height: 800 },
         colorScheme: 'light',
-        trace: 'retain-on-failure',
+        // a trace makes each step some times slower:  TRACE=1 npx playwright test ...
+        trace: process.env.TRACE ? 'retain-on-failure' : 'off',
         launchOptions: {
             executablePath: '/usr/bin/chromium',
             args: [
@@ -30,7 +32,7 @@ export default defineConfig({
     webServer: {
         command: `e2e/serve ${PORT}`,
         url: `http://127.0.0.1:${PORT}/up`,
-        timeout: 120_000,
+        timeout: 240_000,
         reuseExistingServer: false,
         gracefulShutdown: { signal: 'SIGTERM', timeout: 3_000 },
     },

@@ -20,14 +20,15 @@ for (const colorScheme of ['light', 'dark'] as const) {
         test.use({ colorScheme });
 
         test('no page has a fault of accessibility', async ({ page }) => {
-            test.slow();
             await signIn(page, 'maren');
             for (const path of PAGES) {
                 await page.goto(path);
                 await page.waitForLoadState('networkidle');
-                const { violations } = await new AxeBuilder({ page })
-                    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-                    .analyze();
+                const look = new AxeBuilder({ page });
+                // in the dark only the colours are others
+                if (colorScheme === 'dark') look.withRules(['color-contrast']);
+                else look.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']);
+                const { violations } = await look.analyze();
                 expect
                     .soft(
                         violations.map(
