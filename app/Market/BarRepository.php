@@ -41,6 +41,23 @@ final readonly class BarRepository
     }
 
     /**
+     * When the first bar starts of the n-th session before a moment, or of the first there is; the moment itself
+     * without any.
+     */
+    public function startOfSessionBefore(Instrument $instrument, TimeFrame $timeFrame, int $moment, int $sessions): int
+    {
+        $starts = $this->query($instrument, $timeFrame)
+            ->where('starts_at', '<', $moment)
+            ->groupBy('session')
+            ->orderByDesc('session')
+            ->limit($sessions)
+            ->selectRaw('min(starts_at) as start')
+            ->pluck('start');
+
+        return is_int($starts->last()) ? $starts->last() : $moment;
+    }
+
+    /**
      * The last day bars, the last one unfinished while a session runs.
      *
      * @param int|null $until only what was known at this moment, if it lies before the clock

@@ -76,12 +76,13 @@ final class EditionReader
             throw new \LogicException('A candidate without a setup cannot be judged.');
         }
         $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
+        $base = TimeFrame::from($document['judged_on']);
 
         return new SealedSetup(
-            SetupReader::read(Node::of($candidate['setup']['rules'], 'setup'), $grid),
+            SetupReader::read(Node::of($candidate['setup']['rules'], 'setup'), $grid, $base),
             $grid,
             new Costs($document['costs']['slippage_ticks'], BigDecimal::of($document['costs']['commission_per_unit'])),
-            TimeFrame::from($document['judged_on']),
+            $base,
             $candidate['setup']['sentence'],
         );
     }

@@ -34,14 +34,14 @@ final class JudgedBars
     /** @return list<BarCorrection> of bars that a setup was judged on, with the figures that came later */
     public function correctionsOf(PublishedSetup $published, TimeFrame $judgedOn): array
     {
-        $last = $published->outcome?->run['last_bar_start'] ?? null;
+        $span = $this->spanOf($published);
 
-        return $last === null ? [] : array_values(BarCorrection::query()
+        return $span === null ? [] : array_values(BarCorrection::query()
             ->with('instrument')
             ->where('instrument_id', $published->instrument_id)
             ->where('timeframe', $judgedOn->value)
             ->where('held_back', true)
-            ->whereBetween('starts_at', [$published->edition->published_at, $last])
+            ->whereBetween('starts_at', $span)
             ->orderBy('starts_at')
             ->get()
             ->all());
@@ -52,12 +52,20 @@ final class JudgedBars
     {
         $spans = [];
         foreach (PublishedSetup::query()->with(['edition', 'outcome'])->where('instrument_id', $instrument->id)->get() as $published) {
-            $last = $published->outcome?->run['last_bar_start'] ?? null;
-            if ($last !== null) {
-                $spans[] = [TimeFrame::from($this->editions->document($published->edition)['judged_on']), $published->edition->published_at, $last];
+            $span = $this->spanOf($published);
+            if ($span !== null) {
+                $spans[] = [TimeFrame::from($this->editions->document($published->edition)['judged_on']), ...$span];
             }
         }
 
         return $spans;
+    }
+
+    /** @return array{int, int}|null from the first bar that was fed, those that only look back included, to the last */
+    private function spanOf(PublishedSetup $published): ?array
+    {
+        $run = $published->outcome?->run;
+
+        return isset($run['first_bar_at'], $run['last_bar']) ? [$run['first_bar_at'], $run['last_bar'][0]] : null;
     }
 }

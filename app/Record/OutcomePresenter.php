@@ -31,15 +31,16 @@ final readonly class OutcomePresenter
         private Runs $runs,
         private SplitNote $splitNote,
         private JudgedBars $judged,
+        private EventWords $words,
     ) {
     }
 
     public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData
     {
         $run = $this->runs->left($sealed, $published->instrument, $row);
-        $outcome = $this->runs->outcome($run, $published->instrument, $row->as_of);
+        $outcome = $this->runs->outcome($run, $row->as_of);
         $fill = $run->position->wasFilled()
-            ? $sealed->setup->side->sign() * $run->position->averageFill()->dividedBy($run->scale->published)->toScale(0, RoundingMode::HALF_UP)->toInt()
+            ? $sealed->setup->side->sign() * $run->position->averageFill()->dividedBy($run->terms->scale->published)->toScale(0, RoundingMode::HALF_UP)->toInt()
             : null;
         $close = $outcome->status->isAlive() ? $this->bars->lastClose($published->instrument) : null;
         $now = $close === null ? null : $this->splitNote->ratio($published->instrument, $sealed->setup->publishedAt)->multipliedBy($close)->toScale(0, RoundingMode::HALF_UP)->toInt();
@@ -113,14 +114,7 @@ final readonly class OutcomePresenter
     {
         $details = $event->details;
         $gap = ($details['gap'] ?? false) === true;
-        $what = match ($event->kind) {
-            EventKind::Fill => 'filled',
-            EventKind::Target => 'target '.($details['number'] ?? ''),
-            EventKind::Stop => ($details['moved'] ?? false) === true ? 'moved stop' : 'stop',
-            EventKind::Void => ($details['reason'] ?? '') === 'past_stop' ? 'void: the open was past the stop' : 'void: the open was past the first target',
-            EventKind::Expired => 'expired',
-            EventKind::Cancelled => ($details['reason'] ?? '') === 'cancel' ? 'cancelled: the cancel price traded' : 'cancelled: the position was closed',
-        };
+        $what = $this->words->of($event);
         $notes = [...($gap ? ['at the open, beyond the planned price'] : []), ...($event->assumed ? ['order within the bar assumed'] : [])];
 
         return new OutcomeEventData(

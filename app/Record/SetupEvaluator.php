@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Clock\MarketClock;
-use App\Market\BarRepository;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
@@ -19,7 +18,6 @@ use Watchpost\Core\Outcomes\RunStore;
 final readonly class SetupEvaluator
 {
     public function __construct(
-        private BarRepository $bars,
         private MarketClock $clock,
         private EditionReader $editions,
         private OutcomeEngine $engine,
@@ -37,8 +35,7 @@ final readonly class SetupEvaluator
             $sealed = $this->editions->setup($published->edition, $published->key);
             $run = $this->runs->takeUp($sealed, $published->instrument, $outcome);
 
-            $from = $run->lastBarStart === null ? $sealed->setup->publishedAt : $run->lastBarStart + 1;
-            foreach ($this->bars->from($published->instrument, $sealed->judgedOn, $from) as $bar) {
+            foreach ($this->runs->next($run, $published->instrument) as $bar) {
                 $this->engine->feed($run, $bar);
                 if ($run->isOver()) {
                     break;
@@ -46,7 +43,7 @@ final readonly class SetupEvaluator
             }
             $now = $this->clock->moment();
             return Outcome::query()->updateOrCreate(['published_setup_id' => $published->id], [
-                'status' => $this->runs->outcome($run, $published->instrument, $now)->status,
+                'status' => $this->runs->outcome($run, $now)->status,
                 'is_over' => $run->isOver(),
                 'as_of' => $now,
                 'run' => RunStore::save($run),

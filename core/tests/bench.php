@@ -23,9 +23,7 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Market\TimeFrame;
-use Watchpost\Core\Outcomes\Costs;
 use Watchpost\Core\Outcomes\OutcomeEngine;
-use Watchpost\Core\Outcomes\SetupRun;
 use Watchpost\Core\Tests\Outcomes\RandomCase;
 
 const SETUPS = 10_000;
@@ -35,14 +33,14 @@ $engine = new OutcomeEngine();
 $start = hrtime(true);
 for ($i = 0; $i < SETUPS; ++$i) {
     $request = $requests[$i % count($requests)];
-    $run = new SetupRun($request->setup, $request->grid, Costs::none());
+    $run = $request->runs()[0];
     foreach ($request->bars as $bar) {
         $engine->feed($run, $bar);
         if ($run->isOver()) {
             break;
         }
     }
-    $engine->outcome($run, $request->asOf, $request->sessions);
+    $engine->outcome($run, $request->asOf);
 }
 printf("%6.2f s  %d setups over up to 60 day bars each, one process (peak memory %d MB)\n", (hrtime(true) - $start) / 1e9, SETUPS, memory_get_peak_usage() >> 20);
 

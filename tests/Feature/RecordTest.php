@@ -80,7 +80,7 @@ final class RecordTest extends TestCase
     {
         $outcome = $this->after([[0.95, 0.96, 0.94, 0.95]]);
 
-        self::assertSame(['void', 'void: the open was past the stop'], [$outcome->label, $outcome->events[0]->what]);
+        self::assertSame(['void', 'void: the price was past the stop'], [$outcome->label, $outcome->events[0]->what]);
     }
 
     public function testTheTotalsCountEverySetupOnceAndKeepOpenApart(): void

@@ -51,10 +51,7 @@ final readonly class Node
         if (! $this->value instanceof \stdClass) {
             throw $this->fail('must be an object');
         }
-        $nodes = [];
-        foreach (get_object_vars($this->value) as $key => $value) {
-            $nodes[(string) $key] = new self($value, $this->join((string) $key));
-        }
+        $nodes = $this->entries();
         foreach (array_keys($nodes) as $key) {
             if (! in_array((string) $key, $required, true) && ! in_array((string) $key, $optional, true)) {
                 throw new InvalidInput($this->join((string) $key), 'unknown key');
@@ -64,6 +61,27 @@ final readonly class Node
             if (! isset($nodes[$key])) {
                 throw new InvalidInput($this->join($key), 'is required');
             }
+        }
+
+        return $nodes;
+    }
+
+    /**
+     * All values of an object whose keys are names of things.
+     *
+     * @return array<string, self>
+     */
+    public function entries(): array
+    {
+        if ($this->value === []) {
+            return [];
+        }
+        if (! $this->value instanceof \stdClass) {
+            throw $this->fail('must be an object');
+        }
+        $nodes = [];
+        foreach (get_object_vars($this->value) as $key => $value) {
+            $nodes[(string) $key] = new self($value, $this->join((string) $key));
         }
 
         return $nodes;

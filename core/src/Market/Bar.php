@@ -6,6 +6,8 @@ namespace Watchpost\Core\Market;
 
 /**
  * One bar. Prices in units of the instrument's grid, times in Unix seconds, the session by its date.
+ *
+ * @phpstan-type BarState array{int, int, string, int, int, int, int, int}
  */
 final readonly class Bar
 {
@@ -60,5 +62,17 @@ final readonly class Bar
         $price = static fn (int $units): int => max(1, (int) floor($units / $ratio + 0.5));
 
         return new self($this->start, $this->end, $this->session, $price($this->open), $price($this->high), $price($this->low), $price($this->close), (int) round($this->volume * $ratio));
+    }
+
+    /** @return BarState */
+    public function toState(): array
+    {
+        return [$this->start, $this->end, $this->session, $this->open, $this->high, $this->low, $this->close, $this->volume];
+    }
+
+    /** @param BarState $state */
+    public static function fromState(array $state): self
+    {
+        return new self(...$state);
     }
 }

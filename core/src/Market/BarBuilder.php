@@ -79,7 +79,7 @@ final readonly class BarBuilder
     }
 
     /** The number of a bar counted from the session's open; negative before it. */
-    private static function place(int $after, int $seconds): int
+    public static function place(int $after, int $seconds): int
     {
         return (int) floor($after / $seconds);
     }

@@ -72,7 +72,12 @@ final readonly class PriceGrid
     /** A price in units as a decimal string with the instrument's decimals. */
     public function format(int $units): string
     {
-        return (string) BigDecimal::ofUnscaledValue($units, $this->decimals);
+        if ($this->decimals === 0) {
+            return (string) $units;
+        }
+        $digits = str_pad((string) abs($units), $this->decimals + 1, '0', STR_PAD_LEFT);
+
+        return ($units < 0 ? '-' : '').substr($digits, 0, -$this->decimals).'.'.substr($digits, -$this->decimals);
     }
 
     /**

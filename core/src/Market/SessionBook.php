@@ -13,12 +13,19 @@ final class SessionBook
     /** @var array<string, Session> */
     private array $sessions = [];
 
+    /** @var array<string, array<string, int>> close of the last listed session of a period, by time frame and period */
+    private array $periods = [];
+
+    /** @var array<string, Session> */
+    private readonly array $listed;
+
     /** @param iterable<Session> $listed */
     public function __construct(iterable $listed = [])
     {
         foreach ($listed as $session) {
             $this->sessions[$session->date] = $session;
         }
+        $this->listed = $this->sessions;
     }
 
     /** The session of a bar; the first bar seen of a session that is not listed opens it. */
@@ -31,6 +38,19 @@ final class SessionBook
     public function closeOf(string $date): ?int
     {
         return ($this->sessions[$date] ?? null)?->close;
+    }
+
+    /** The close of the last listed session of a session's week, month or quarter; null if none of it is listed. */
+    public function closeOfPeriod(string $date, TimeFrame $timeFrame): ?int
+    {
+        if (! isset($this->periods[$timeFrame->value])) {
+            $this->periods[$timeFrame->value] = [];
+            foreach ($this->listed as $session) {
+                $this->periods[$timeFrame->value][BarBuilder::period($session->date, $timeFrame)] = $session->close;
+            }
+        }
+
+        return $this->periods[$timeFrame->value][BarBuilder::period($date, $timeFrame)] ?? null;
     }
 
     /** When a bar ends: its start plus its time frame, but not past its session's close; a day bar at that close. */

@@ -9,26 +9,49 @@ use Watchpost\Core\Market\Bar;
 /**
  * What happened to the position within one bar, as far as it decides which of the bar's prices were seen while in
  * the trade (rules.md, Result: mfe_r and mae_r; fine print 42).
+ *
+ * @phpstan-import-type BarState from Bar
  */
 final class BarTrace
 {
     public bool $held = false;
     public bool $returned = false;
+    /** Filled at the close: nothing else of the bar counts. */
+    public bool $closeOnly = false;
     public ?int $outAtOpen = null;
     public ?int $stoppedAt = null;
     public ?int $finalTargetAt = null;
 
-    public function measure(Bar $bar, Excursion $excursion): void
+    public function __construct(public readonly Bar $bar)
     {
-        if (! $this->held) {
-            return;
-        }
-        match (true) {
-            $this->outAtOpen !== null => $excursion->see($this->outAtOpen, $this->outAtOpen),
-            $this->stoppedAt !== null => $excursion->see(null, $this->stoppedAt),
-            $this->finalTargetAt !== null => $excursion->see($this->finalTargetAt, $bar->low),
-            $this->returned => $excursion->see($bar->close, $bar->low),
-            default => $excursion->see($bar->high, $bar->low),
+    }
+
+    /** @return array{?int, ?int}|null the best and the worst price that count; null while out of the trade */
+    public function seen(): ?array
+    {
+        return match (true) {
+            ! $this->held => null,
+            $this->outAtOpen !== null => [$this->outAtOpen, $this->outAtOpen],
+            $this->stoppedAt !== null => [null, $this->stoppedAt],
+            $this->finalTargetAt !== null => [$this->finalTargetAt, $this->bar->low],
+            $this->closeOnly => [$this->bar->close, $this->bar->close],
+            $this->returned => [$this->bar->close, $this->bar->low],
+            default => [$this->bar->high, $this->bar->low],
         };
+    }
+
+    /** @return array{BarState, bool, bool, bool, ?int, ?int, ?int} */
+    public function toState(): array
+    {
+        return [$this->bar->toState(), $this->held, $this->returned, $this->closeOnly, $this->outAtOpen, $this->stoppedAt, $this->finalTargetAt];
+    }
+
+    /** @param array{BarState, bool, bool, bool, ?int, ?int, ?int} $state */
+    public static function fromState(array $state): self
+    {
+        $trace = new self(Bar::fromState($state[0]));
+        [, $trace->held, $trace->returned, $trace->closeOnly, $trace->outAtOpen, $trace->stoppedAt, $trace->finalTargetAt] = $state;
+
+        return $trace;
     }
 }

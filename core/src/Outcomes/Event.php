@@ -29,6 +29,11 @@ final readonly class Event
         return new self($bar->start, $bar->session, $kind, $details, $assumed);
     }
 
+    public function asAssumed(): self
+    {
+        return new self($this->at, $this->session, $this->kind, $this->details, true);
+    }
+
     /** @return array<string, string|int|bool|null> */
     public function toArray(): array
     {

@@ -6,10 +6,18 @@ namespace Watchpost\Core\Outcomes;
 
 enum EventKind: string
 {
+    case Armed = 'armed';
+    case Disarmed = 'disarmed';
     case Fill = 'fill';
+    case Skipped = 'skipped';
     case Void = 'void';
     case Target = 'target';
     case Stop = 'stop';
+    case Time = 'time';
+    case OpenExit = 'open_exit';
+    case Ended = 'ended';
+    case Manual = 'manual';
+    case StopMoved = 'stop_moved';
     case Expired = 'expired';
     case Cancelled = 'cancelled';
 }

@@ -14,6 +14,8 @@ final class Excursion
 {
     private ?int $best = null;
     private ?int $worst = null;
+    /** The best price of all that was seen. */
+    private ?int $peak = null;
     private BigRational $gain;
     private BigRational $loss;
 
@@ -27,10 +29,16 @@ final class Excursion
     {
         if ($best !== null && ($this->best === null || $best > $this->best)) {
             $this->best = $best;
+            $this->peak = max($this->peak ?? $best, $best);
         }
         if ($worst !== null && ($this->worst === null || $worst < $this->worst)) {
             $this->worst = $worst;
         }
+    }
+
+    public function peak(): ?int
+    {
+        return $this->peak;
     }
 
     /** Settle what was seen so far against the average that held while it was seen. */
@@ -53,19 +61,20 @@ final class Excursion
         return $this->worst === null ? $this->loss : BigRational::min($this->loss, BigRational::of($this->worst)->minus($average));
     }
 
-    /** @return array{?int, ?int, string, string} */
+    /** @return array{?int, ?int, string, string, ?int} */
     public function toState(): array
     {
-        return [$this->best, $this->worst, (string) $this->gain->simplified(), (string) $this->loss->simplified()];
+        return [$this->best, $this->worst, (string) $this->gain->simplified(), (string) $this->loss->simplified(), $this->peak];
     }
 
-    /** @param array{?int, ?int, string, string} $state */
+    /** @param array{?int, ?int, string, string, ?int} $state */
     public static function fromState(array $state): self
     {
         $excursion = new self();
         [$excursion->best, $excursion->worst] = $state;
         $excursion->gain = BigRational::of($state[2]);
         $excursion->loss = BigRational::of($state[3]);
+        $excursion->peak = $state[4];
 
         return $excursion;
     }

@@ -12,38 +12,73 @@ use Watchpost\Core\Market\Bar;
  */
 final readonly class InsideStep
 {
-    public function __construct(private OpeningStep $opening = new OpeningStep())
-    {
+    public function __construct(
+        private OpeningStep $opening = new OpeningStep(),
+        private FillCheck $check = new FillCheck(),
+    ) {
     }
 
     public function apply(SetupRun $run, Bar $bar, FinerBars $finer): void
     {
-        $reach = Reach::of($run, $bar);
+        $reach = $this->reach($run, $bar, finer: false);
         if (! $reach->isAmbiguous()) {
             $this->settle($run, $bar, $reach);
-            $run->trace->measure($bar, $run->excursion);
 
             return;
         }
-        $bars = $this->usable($run, $bar, $finer);
-        if ($bars === []) {
+        $parts = $this->usable($run, $bar, $finer);
+        if ($parts === []) {
             $this->assume($run, $bar, $reach);
-            $run->trace->measure($bar, $run->excursion);
 
             return;
         }
-        foreach ($bars as $part) {
+        foreach ($parts as $part) {
             if ($run->isOver()) {
                 break;
             }
-            $run->beginBar(finer: true);
+            $run->beginBar($part, finer: true);
             $this->opening->apply($run, $part, finer: true);
             if (! $run->isOver()) {
-                $partReach = Reach::of($run, $part);
-                $partReach->isAmbiguous() ? $this->assume($run, $part, $partReach) : $this->settle($run, $part, $partReach);
+                $this->applyFiner($run, $part);
             }
-            $run->trace->measure($part, $run->excursion);
         }
+    }
+
+    /** The inside of one finer bar, which is not divided any further. */
+    public function applyFiner(SetupRun $run, Bar $part): void
+    {
+        $reach = $this->reach($run, $part, finer: true);
+        $reach->isAmbiguous() ? $this->assume($run, $part, $reach) : $this->settle($run, $part, $reach);
+    }
+
+    /**
+     * The finer bars of a base bar, if together they span its whole range; else none.
+     *
+     * @return list<Bar>
+     */
+    public function usable(SetupRun $run, Bar $bar, FinerBars $finer): array
+    {
+        // The source knows real prices, the run those of a long.
+        $bars = array_map($run->bring(...), $finer->within($bar));
+        if ($bars === []) {
+            return [];
+        }
+        $high = max(array_map(static fn (Bar $part): int => $part->high, $bars));
+        $low = min(array_map(static fn (Bar $part): int => $part->low, $bars));
+
+        return $high === $bar->high && $low === $bar->low ? $bars : [];
+    }
+
+    private function reach(SetupRun $run, Bar $bar, bool $finer): Reach
+    {
+        return Reach::of($run, $bar, function (LegState $state, int $price) use ($run, $bar, $finer): bool {
+            $skipped = $this->check->skips($run, $state, $price, $bar->start);
+            if ($skipped !== null) {
+                $this->check->skip($run, $state, $skipped, $bar, $finer);
+            }
+
+            return $skipped === null;
+        });
     }
 
     /** All that is in reach happened, in an order that the bar itself tells. */
@@ -82,9 +117,11 @@ final readonly class InsideStep
     private function fill(SetupRun $run, Bar $bar, Reach $reach, bool $assumed): void
     {
         foreach ($reach->legs as $state) {
-            $run->fill($state, $state->leg->trigger->plannedPrice(), $bar, assumed: $assumed);
+            $run->fill($state, $state->leg->trigger->plannedPrice() ?? $bar->open, $bar, assumed: $assumed);
         }
-        $run->trace->returned = $reach->returns;
+        if ($run->trace !== null) {
+            $run->trace->returned = $reach->returns;
+        }
     }
 
     /** @param list<int> $indexes */
@@ -92,31 +129,8 @@ final readonly class InsideStep
     {
         foreach ($indexes as $index) {
             if ($run->position->isOpen()) {
-                $run->takeTarget($index, $run->setup->targets[$index]->price, $bar, assumed: $assumed);
+                $run->takeTarget($index, $run->targets[$index]->price, $bar, assumed: $assumed);
             }
         }
-    }
-
-    /**
-     * The finer bars of an ambiguous bar, if together they span its whole range; else none.
-     *
-     * @return list<Bar>
-     */
-    private function usable(SetupRun $run, Bar $bar, FinerBars $finer): array
-    {
-        // The source knows real prices, the run those of a long.
-        $mirror = $run->asPublished->side->sign() < 0;
-        $bars = array_map(static function (Bar $part) use ($run, $mirror): Bar {
-            $scaled = $run->scale->bar($part);
-
-            return $mirror ? $scaled->mirrored() : $scaled;
-        }, $finer->within($bar));
-        if ($bars === []) {
-            return [];
-        }
-        $high = max(array_map(static fn (Bar $part): int => $part->high, $bars));
-        $low = min(array_map(static fn (Bar $part): int => $part->low, $bars));
-
-        return $high === $bar->high && $low === $bar->low ? $bars : [];
     }
 }

@@ -7,43 +7,85 @@ namespace Watchpost\Core\Outcomes;
 use Brick\Math\BigDecimal;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
+use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\BarReader;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\Session;
 use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Market\Split;
 use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Setup;
 use Watchpost\Core\Setups\SetupReader;
+use Watchpost\Core\Setups\UpdateReader;
 
 /** Reads the input of `watchpost outcome` (rules.md, Input), and refuses it with the path of the first fault. */
 final class OutcomeReader
 {
     private const BASE_TIME_FRAMES = ['5m', '30m', '1h', '4h', '1d'];
 
-    /** Parts of rules.md that this version cannot judge yet. */
-    private const NOT_YET = ['setups', 'updates', 'others'];
-
     /** @throws InvalidInput */
     public static function read(Node $node): OutcomeRequest
     {
         $keys = $node->object(
-            ['instrument', 'setup', 'timeframe', 'bars', 'as_of'],
-            ['costs', 'sessions', 'finer', 'splits', ...self::NOT_YET],
+            ['instrument', isset($node->entries()['setups']) ? 'setups' : 'setup', 'timeframe', 'bars', 'as_of'],
+            ['setup', 'costs', 'sessions', 'finer', 'splits', 'updates', 'others'],
         );
-        foreach (self::NOT_YET as $key) {
-            if (isset($keys[$key]) && ! $keys[$key]->isEmpty()) {
-                throw $keys[$key]->fail('is not supported by this version');
-            }
-        }
         $grid = self::grid($keys['instrument']);
-        $setup = SetupReader::read($keys['setup'], $grid);
-        $costs = isset($keys['costs']) ? self::costs($keys['costs']) : Costs::none();
-        $timeFrame = TimeFrame::from($keys['timeframe']->choice(self::BASE_TIME_FRAMES));
+        $base = TimeFrame::from($keys['timeframe']->choice(self::BASE_TIME_FRAMES));
+        $setups = self::setups($keys, $grid, $base);
         $sessions = new SessionBook(isset($keys['sessions']) ? self::sessions($keys['sessions']) : []);
-        $bars = (new BarReader($grid, $timeFrame, $sessions))->read($keys['bars']);
-        $finer = isset($keys['finer']) ? self::finer($keys['finer'], $grid, $timeFrame, $sessions) : new FinerBarList();
 
-        return new OutcomeRequest($grid, $setup, $costs, $bars, $finer, $sessions, $keys['as_of']->time(), isset($keys['splits']) ? self::splits($keys['splits']) : []);
+        return new OutcomeRequest(
+            $grid,
+            $base,
+            $setups,
+            isset($keys['costs']) ? self::costs($keys['costs']) : new Costs(),
+            (new BarReader($grid, $base, $sessions))->read($keys['bars']),
+            isset($keys['finer']) ? self::finer($keys['finer'], $grid, $base, $sessions) : new FinerBarList(),
+            $sessions,
+            $keys['as_of']->time(),
+            isset($keys['splits']) ? self::splits($keys['splits']) : [],
+            isset($keys['updates']) ? UpdateReader::read($keys['updates'], $grid) : [],
+            isset($keys['others']) ? self::others($keys['others'], $base, $keys['sessions'] ?? null) : new OtherBarList(),
+            isset($keys['setups']),
+        );
+    }
+
+    /**
+     * @param array<string, Node> $keys
+     *
+     * @return non-empty-list<Setup>
+     */
+    private static function setups(array $keys, PriceGrid $grid, TimeFrame $base): array
+    {
+        if (! isset($keys['setups'])) {
+            return [SetupReader::read($keys['setup'], $grid, $base)];
+        }
+        if (isset($keys['setup'])) {
+            throw $keys['setups']->fail('goes instead of setup, not beside it');
+        }
+        $setups = array_map(static fn (Node $one): Setup => SetupReader::read($one, $grid, $base, grouped: true), $keys['setups']->list());
+        if ($setups === []) {
+            throw $keys['setups']->fail('must not be empty');
+        }
+
+        return $setups;
+    }
+
+    /** Bars of other symbols: of the same time frame, with decimals of their own. */
+    private static function others(Node $node, TimeFrame $base, ?Node $sessions): OtherBars
+    {
+        $grid = new PriceGrid(PriceGrid::MAX_DECIMALS);
+        $closes = [];
+        foreach ($node->entries() as $symbol => $other) {
+            $book = new SessionBook($sessions === null ? [] : self::sessions($sessions));
+            $closes[$symbol] = array_map(
+                static fn (Bar $bar): array => [$bar->end, BigDecimal::ofUnscaledValue($bar->close, PriceGrid::MAX_DECIMALS)],
+                (new BarReader($grid, $base, $book))->read($other->object(['bars'])['bars']),
+            );
+        }
+
+        return new OtherBarList($closes);
     }
 
     private static function grid(Node $node): PriceGrid

@@ -8,7 +8,6 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\Instant;
-use Watchpost\Core\Market\SessionBook;
 
 /**
  * Turns the state of a run into its result. Formulas and rounding: rules.md, Result.
@@ -19,12 +18,23 @@ final readonly class OutcomeWriter
     private const PERCENT_DECIMALS = 2;
     private const AVERAGE_EXTRA_DECIMALS = 2;
 
-    /** 1 R, in units. */
-    private BigDecimal $risk;
+    /** P, in units: the planned risk of the full size, and 1 R. */
+    private BigRational $risk;
+    /** The shares of the legs that are counted in it. */
+    private BigDecimal $counted;
 
-    public function __construct(private SetupRun $run, private SessionBook $sessions, private int $asOf)
+    public function __construct(private SetupRun $run, private int $asOf)
     {
-        $this->risk = $run->setup->plannedRisk();
+        $risk = $counted = BigDecimal::zero();
+        foreach ($run->legs as $state) {
+            $price = $state->leg->trigger->plannedPrice() ?? $state->fillPrice;
+            if ($price !== null) {
+                $risk = $risk->plus($state->leg->share->multipliedBy(abs($price - $run->setup->stop)));
+                $counted = $counted->plus($state->leg->share);
+            }
+        }
+        $this->risk = $risk->toBigRational();
+        $this->counted = $counted;
     }
 
     public function write(): Outcome
@@ -33,11 +43,10 @@ final readonly class OutcomeWriter
         $filled = $position->wasFilled();
         $status = $this->status();
         $realised = $position->profit->minus($position->costs);
-        $open = $position->openGainAt($this->run->lastClose ?? 0);
+        $open = $position->openGainAt($this->run->lastBar->close ?? 0);
         $total = $realised->plus($open);
         $average = $filled ? $position->averageFill() : null;
         $perUnit = $filled ? $total->dividedBy($position->filled) : null;
-        $sign = $this->run->asPublished->side->sign();
 
         return new Outcome(
             status: $status,
@@ -45,12 +54,12 @@ final readonly class OutcomeWriter
             rRealised: $filled ? $this->inR($realised) : null,
             rOpen: $filled ? $this->inR($open) : null,
             percent: $average === null || $perUnit === null ? null : $this->round($perUnit->dividedBy($average->abs())->multipliedBy(100), self::PERCENT_DECIMALS),
-            perUnit: $perUnit === null ? null : $this->run->grid->formatExact($perUnit->dividedBy($this->run->factor)),
-            averageFill: $average === null ? null : $this->run->grid->formatExact($average->multipliedBy($sign)->dividedBy($this->run->factor), self::AVERAGE_EXTRA_DECIMALS),
+            perUnit: $perUnit === null ? null : $this->run->terms->grid->formatExact($perUnit->dividedBy($this->run->factor)),
+            averageFill: $average === null ? null : $this->run->terms->grid->formatExact($average->multipliedBy($this->run->sign)->dividedBy($this->run->factor), self::AVERAGE_EXTRA_DECIMALS),
             filledShare: SetupRun::share($position->filled),
-            // The risk per unit is P over the shares counted in it, and these add up to 1.
-            mfeR: $average === null ? null : $this->inR($this->run->excursion->gainAgainst($average)),
-            maeR: $average === null ? null : $this->inR($this->run->excursion->lossAgainst($average)),
+            // The risk per unit is P over the shares counted in it.
+            mfeR: $average === null ? null : $this->inR($this->run->excursion->gainAgainst($average)->multipliedBy($this->counted)),
+            maeR: $average === null ? null : $this->inR($this->run->excursion->lossAgainst($average)->multipliedBy($this->counted)),
             sessionsHeld: $filled ? $this->sessionsHeld() : null,
             firstFillAt: $this->run->firstFillAt === null ? null : Instant::format($this->run->firstFillAt),
             closedAt: $this->run->closedAt === null || $position->isOpen() ? null : Instant::format($this->run->closedAt),
@@ -77,8 +86,8 @@ final readonly class OutcomeWriter
     /** Sessions with bars from that of the first fill to that of the last exit, or to the last finished one. */
     private function sessionsHeld(): int
     {
-        $last = $this->run->lastHeldSession;
-        $running = $this->run->position->isOpen() && $last !== null && ($this->sessions->closeOf($last) ?? PHP_INT_MAX) > $this->asOf;
+        $session = $this->run->track->session();
+        $running = $this->run->position->isOpen() && $session !== null && $session->close > $this->asOf;
 
         return $this->run->sessionsSeen - ($running ? 1 : 0);
     }
@@ -94,8 +103,8 @@ final readonly class OutcomeWriter
 
         return [
             'leg' => $leg->name,
-            'price' => $this->run->told($missed->distance, $this->run->scale->factor($missed->session)),
-            'percent' => $this->round(BigRational::nd($missed->distance * 100, abs($leg->trigger->plannedPrice())), self::PERCENT_DECIMALS),
+            'price' => $this->run->told($missed->distance, $this->run->terms->scale->factor($missed->session)),
+            'percent' => $this->round(BigRational::nd($missed->distance * 100, abs($leg->trigger->plannedPrice() ?? 1)), self::PERCENT_DECIMALS),
             'session' => $missed->session,
         ];
     }

@@ -19,6 +19,9 @@ final class Position
     /** Sum over exits of share x (exit price - average fill at that moment). */
     public BigRational $profit;
     public BigDecimal $costs;
+    private ?BigRational $average = null;
+    private bool $isOpen = false;
+    private bool $wasFilled = false;
 
     public function __construct()
     {
@@ -31,18 +34,18 @@ final class Position
 
     public function isOpen(): bool
     {
-        return $this->open->isPositive();
+        return $this->isOpen;
     }
 
     public function wasFilled(): bool
     {
-        return $this->filled->isPositive();
+        return $this->wasFilled;
     }
 
     /** The average of the fills so far, weighted by share; exits do not change it. */
     public function averageFill(): BigRational
     {
-        return $this->paid->toBigRational()->dividedBy($this->filled);
+        return $this->average ??= $this->paid->toBigRational()->dividedBy($this->filled)->simplified();
     }
 
     public function fill(BigDecimal $share, int $price, BigDecimal $costPerUnit): void
@@ -50,20 +53,30 @@ final class Position
         $this->filled = $this->filled->plus($share);
         $this->open = $this->open->plus($share);
         $this->paid = $this->paid->plus($share->multipliedBy($price));
-        $this->costs = $this->costs->plus($share->multipliedBy($costPerUnit));
+        $this->pay($share, $costPerUnit);
+        $this->isOpen = $this->wasFilled = true;
+        $this->average = null;
     }
 
     public function exit(BigDecimal $share, int $price, BigDecimal $costPerUnit): void
     {
         $this->open = $this->open->minus($share);
+        $this->isOpen = $this->open->isPositive();
         $this->profit = $this->profit->plus($this->gainOf($share, $price))->simplified();
-        $this->costs = $this->costs->plus($share->multipliedBy($costPerUnit));
+        $this->pay($share, $costPerUnit);
     }
 
     /** Gain, in units x share, of the open part at a price. */
     public function openGainAt(int $price): BigRational
     {
         return $this->isOpen() ? $this->gainOf($this->open, $price) : BigRational::zero();
+    }
+
+    private function pay(BigDecimal $share, BigDecimal $perUnit): void
+    {
+        if (! $perUnit->isZero()) {
+            $this->costs = $this->costs->plus($share->multipliedBy($perUnit));
+        }
     }
 
     private function gainOf(BigDecimal $share, int $price): BigRational
@@ -87,6 +100,8 @@ final class Position
         $position->paid = BigDecimal::of($paid);
         $position->profit = BigRational::of($profit);
         $position->costs = BigDecimal::of($costs);
+        $position->isOpen = $position->open->isPositive();
+        $position->wasFilled = $position->filled->isPositive();
 
         return $position;
     }

@@ -31,39 +31,47 @@ final readonly class Reach
     ) {
     }
 
-    public static function of(SetupRun $run, Bar $bar): self
+    /**
+     * @param callable(LegState, int): bool $passes whether a leg in reach, at its price, is filled by its conditions;
+     *                                              asked once for each
+     */
+    public static function of(SetupRun $run, Bar $bar, callable $passes): self
     {
         $cancel = self::cancelIn($run, $bar);
         $cancelBelow = $cancel !== null && $cancel < $bar->open;
+        $touchStop = $run->setup->stopCloses === null;
         $legs = [];
         $returns = $through = $across = false;
         foreach ($run->legs as $state) {
-            if (! $state->mayFill() || ! $state->leg->trigger->isReachedIn($bar)) {
+            $price = $state->leg->trigger->plannedPrice();
+            if ($price === null || ! $state->mayFill() || ! $state->leg->trigger->isReady($state->memory) || ! $state->leg->trigger->isReachedIn($bar)) {
                 continue;
             }
-            $price = $state->leg->trigger->plannedPrice();
             $comesBack = $state->leg->trigger->approach() === Approach::Return;
-            if ($comesBack && $price <= $run->stop) {
+            if ($comesBack && $touchStop && $price <= $run->stop) {
                 continue; // the stop is met first (fine print 14)
             }
-            if ($cancel !== null) {
-                if (($price < $bar->open) !== $cancelBelow) {
-                    $across = true;
-                } elseif ($run->setup->cancel?->comesAfter($price) === false) {
-                    continue; // beyond the cancel price: it ends before price gets there
-                }
+            $isAcross = $cancel !== null && ($price < $bar->open) !== $cancelBelow;
+            if ($cancel !== null && ! $isAcross && $run->setup->cancel?->comesAfter($price) === false) {
+                continue; // beyond the cancel price: it ends before price gets there
             }
+            if (! $passes($state, $price)) {
+                continue;
+            }
+            $across = $across || $isAcross;
             $legs[] = $state;
             $returns = $returns || $comesBack;
             $through = $through || ! $comesBack;
         }
-        usort($legs, static fn (LegState $a, LegState $b): int => abs($a->leg->trigger->plannedPrice() - $bar->open) <=> abs($b->leg->trigger->plannedPrice() - $bar->open));
+        if (count($legs) > 1) {
+            usort($legs, static fn (LegState $a, LegState $b): int => self::distance($a, $bar) <=> self::distance($b, $bar));
+        }
 
         return new self(
             $legs,
             $returns,
             $through,
-            $run->stop >= $bar->low && $run->stop <= $bar->high,
+            $touchStop && $run->stop >= $bar->low && $run->stop <= $bar->high,
             $run->targetsAt($bar->high),
             $cancel !== null,
             $across,
@@ -82,11 +90,17 @@ final readonly class Reach
         };
     }
 
+    /** How far a leg lies from the open of a bar. */
+    public static function distance(LegState $state, Bar $bar): int
+    {
+        return abs(($state->leg->trigger->plannedPrice() ?? $bar->open) - $bar->open);
+    }
+
     /** The price of a cancel that ends waiting legs inside the bar; null if it is not met. */
     private static function cancelIn(SetupRun $run, Bar $bar): ?int
     {
-        $price = $run->setup->cancel?->price;
+        $cancel = $run->setup->cancel;
 
-        return $price !== null && $run->isWaiting() && $price >= $bar->low && $price <= $bar->high ? $price : null;
+        return $cancel !== null && $cancel->closes === null && $run->isWaiting() && $cancel->price >= $bar->low && $cancel->price <= $bar->high ? $cancel->price : null;
     }
 }

@@ -6,15 +6,17 @@ namespace Watchpost\Core\Setups;
 
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\FrameBar;
 use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\TimeFrame;
 
 /**
  * Filled when price trades up to a level: at the price, or at an open at or above it. With no chase, an open above
  * the price does not fill and keeps the leg out of that bar.
  */
-final readonly class BreakTrigger implements Trigger
+final readonly class BreakTrigger extends Trigger
 {
-    public function __construct(public int $price, public bool $noChase = false)
+    public function __construct(public int $price, public bool $noChase = false, public ?int $worst = null)
     {
     }
 
@@ -23,24 +25,25 @@ final readonly class BreakTrigger implements Trigger
         return 'break';
     }
 
-    public static function read(Node $node, PriceGrid $grid): self
+    public static function read(Node $node, PriceGrid $grid, TimeFrame $base): self
     {
-        $keys = $node->object(['kind', 'price'], ['no_chase']);
+        $keys = $node->object(['kind', 'price'], ['no_chase', 'worst']);
 
         return new self(
             PriceReader::setupPrice($keys['price'], $grid),
             isset($keys['no_chase']) && $keys['no_chase']->bool(),
+            PriceReader::worst($keys, $grid),
         );
     }
 
     public function mirrored(): self
     {
-        return new self(-$this->price, $this->noChase);
+        return new self(-$this->price, $this->noChase, $this->worst === null ? null : -$this->worst);
     }
 
     public function times(int $factor): self
     {
-        return new self($this->price * $factor, $this->noChase);
+        return new self($this->price * $factor, $this->noChase, $this->worst === null ? null : $this->worst * $factor);
     }
 
     public function plannedPrice(): int
@@ -48,11 +51,16 @@ final readonly class BreakTrigger implements Trigger
         return $this->price;
     }
 
-    public function atOpen(int $open): OpenVerdict
+    public function worst(): ?int
+    {
+        return $this->worst;
+    }
+
+    public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         return match (true) {
-            $open < $this->price => OpenVerdict::NotReached,
-            $this->noChase && $open > $this->price => OpenVerdict::KeptOut,
+            $open->price < $this->price => OpenVerdict::NotReached,
+            $this->noChase && $open->price > $this->price => OpenVerdict::KeptOut,
             default => OpenVerdict::Fills,
         };
     }
@@ -67,7 +75,7 @@ final readonly class BreakTrigger implements Trigger
         return Approach::Through;
     }
 
-    public function missedBy(Bar $bar): int
+    public function missedBy(Bar $bar, ?FrameBar $closed, bool $armed): int
     {
         return max(0, $this->price - $bar->high);
     }
@@ -77,13 +85,16 @@ final readonly class BreakTrigger implements Trigger
         return true;
     }
 
-    public function describe(Side $side, PriceGrid $grid): string
+    public function describe(Words $words): string
     {
-        return 'on a break: price '.($side === Side::Long ? 'rises' : 'falls').' to '.$grid->format($this->price).' or '.($side === Side::Long ? 'higher' : 'lower');
+        return "on a break: price {$words->rises()} to {$words->price($this->price)} or {$words->higher()}";
     }
 
-    public function caveats(Side $side, PriceGrid $grid): array
+    public function caveats(Words $words): array
     {
-        return $this->noChase ? ['an open '.($side === Side::Long ? 'above' : 'below').' '.$grid->format($this->price).' is not chased'] : [];
+        return array_values(array_filter([
+            $this->noChase ? "an open {$words->above()} {$words->price($this->price)} is not chased" : null,
+            $words->worst($this->worst),
+        ]));
     }
 }

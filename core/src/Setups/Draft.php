@@ -11,6 +11,7 @@ use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\TimeFrame;
 
 /**
  * A setup while it is being planned: prices may still be missing, but what is there must already fit together.
@@ -174,7 +175,7 @@ final readonly class Draft
      */
     public function toSetup(PriceGrid $grid, int $publishedAt, int $entryUntil): Setup
     {
-        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil), 'setup'), $grid);
+        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil), 'setup'), $grid, TimeFrame::Day);
     }
 
     /** @return list<Problem> */

@@ -33,6 +33,26 @@ final class PriceReader
         return $units;
     }
 
+    /**
+     * The tolerance of a trigger, 0 unless it is given.
+     *
+     * @param array<string, Node> $keys
+     */
+    public static function within(array $keys, PriceGrid $grid): int
+    {
+        return isset($keys['within']) ? self::distance($keys['within'], $grid) : 0;
+    }
+
+    /**
+     * The furthest price at which a trigger is filled, if it is given.
+     *
+     * @param array<string, Node> $keys
+     */
+    public static function worst(array $keys, PriceGrid $grid): ?int
+    {
+        return isset($keys['worst']) ? self::setupPrice($keys['worst'], $grid) : null;
+    }
+
     private static function onGrid(Node $node, PriceGrid $grid): int
     {
         $units = $grid->units($node->decimal());

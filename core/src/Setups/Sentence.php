@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Watchpost\Core\Setups;
 
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Setups\Conditions\Condition;
+use Watchpost\Core\Setups\StopMoves\StopMove;
 
 /**
- * A setup read aloud in one sentence of plain English. Generated from the same object that the engine judges, never
- * typed.
+ * A setup in plain English, in three lengths: a sentence to be read aloud, one short line, and all that it says line by
+ * line. Generated from the same object that the engine judges, never typed.
  */
 final readonly class Sentence
 {
@@ -18,25 +18,87 @@ final readonly class Sentence
     {
     }
 
+    /** All of the setup in one sentence. */
     public function of(Setup $setup): string
     {
-        $parts = [
-            ucfirst($setup->side->value).' '.implode(', ', array_map(fn (Leg $leg): string => $leg->trigger->describe($setup->side, $this->grid), $setup->legs)),
-            'stop '.$this->price($setup->stop),
-            $this->targets($setup),
-            $this->goodUntil($setup->entryUntil),
-        ];
-        if ($setup->cancel !== null) {
-            $parts[] = 'not entered any more once price has traded at '.$this->price($setup->cancel->price);
-        }
-        foreach ($setup->legs as $leg) {
-            array_push($parts, ...$leg->trigger->caveats($setup->side, $this->grid));
-        }
-
-        return implode('; ', $parts).'.';
+        return ucfirst(implode('; ', $this->parts($setup))).'.';
     }
 
-    private function targets(Setup $setup): string
+    /**
+     * All of the setup, a line for each thing it says.
+     *
+     * @return list<string>
+     */
+    public function lines(Setup $setup): array
+    {
+        return array_map(static fn (string $part): string => ucfirst($part).'.', $this->parts($setup));
+    }
+
+    /** Side, entries, stop and targets: "Long touch 41.20, stop 39.85, targets 44.00 and 46.50" */
+    public function short(Setup $setup): string
+    {
+        $words = $this->words($setup);
+        $entries = [];
+        foreach ($setup->legs as $i => $leg) {
+            $price = $setup->entryPrices()[$i] ?? null;
+            $entries[] = str_replace('_', ' ', $leg->trigger::kind()).($price === null ? '' : ' '.$words->price($price));
+        }
+        $targets = array_map(static fn (Target $target): string => $words->price($target->price), $setup->targets);
+        $last = array_pop($targets);
+
+        return ucfirst($setup->side->value).' '.implode(' and ', $entries)
+            .", stop {$words->price($setup->stop)}"
+            .($last === null ? ', no target' : ($targets === [] ? ", target {$last}" : ', targets '.implode(', ', $targets)." and {$last}"));
+    }
+
+    /** @return list<string> each without a full stop; the first begins with the side */
+    private function parts(Setup $setup): array
+    {
+        $words = $this->words($setup);
+        $caveats = [];
+        foreach ($setup->legs as $leg) {
+            array_push($caveats, ...$leg->trigger->caveats($words));
+        }
+
+        return [
+            $setup->side->value.' '.$this->entries($setup, $words),
+            ...array_map(static fn (Condition $condition): string => $condition->describe($words), $setup->conditions),
+            ...$caveats,
+            $this->stop($setup, $words),
+            $this->targets($setup, $words),
+            ...array_map(static fn (StopMove $move): string => $move->describe($words), $setup->stopMoves),
+            ...array_filter([
+                $setup->timeStop === null ? null : "out at the close of the {$words->nth($setup->timeStop)} session held",
+                $setup->openExit?->describe($words),
+                $setup->lastSession === null ? null : "the last session is {$words->date($setup->lastSession)}, at whose close all is out",
+                $setup->cancel?->describe($words),
+            ]),
+            "good until {$words->moment($setup->entryUntil)}",
+        ];
+    }
+
+    private function entries(Setup $setup, Words $words): string
+    {
+        if (count($setup->legs) === 1) {
+            return $setup->legs[0]->trigger->describe($words);
+        }
+        $parts = [];
+        foreach ($setup->legs as $leg) {
+            $after = $leg->needs === null ? '' : " once \"{$leg->needs}\" is in";
+            $parts[] = "{$words->share($leg->share)} (\"{$leg->name}\") {$leg->trigger->describe($words)}{$after}";
+        }
+
+        return implode(', ', $parts);
+    }
+
+    private function stop(Setup $setup, Words $words): string
+    {
+        return $setup->stopCloses === null
+            ? "stop {$words->price($setup->stop)}"
+            : "stop on {$words->closes($setup->stopCloses)} {$words->below()} {$words->price($setup->stop)}";
+    }
+
+    private function targets(Setup $setup, Words $words): string
     {
         $targets = $setup->targets;
         if ($targets === []) {
@@ -49,10 +111,10 @@ final readonly class Sentence
             $what = match (true) {
                 $isLast && $takesAll && $i === 0 => 'all off',
                 $isLast && $takesAll => 'the rest',
-                $i === 0 => $this->share($target->share).' off',
-                default => $this->share($target->share),
+                $i === 0 => $words->share($target->share).' off',
+                default => $words->share($target->share),
             };
-            $parts[] = $what.' at '.$this->price($target->price);
+            $parts[] = $what.' at '.$words->price($target->price);
         }
         if (! $takesAll) {
             $parts[] = 'the rest with the stop';
@@ -61,26 +123,8 @@ final readonly class Sentence
         return implode(', ', $parts);
     }
 
-    private function goodUntil(int $until): string
+    private function words(Setup $setup): Words
     {
-        $when = (new \DateTimeImmutable('@'.$until))->setTimezone($this->zone);
-
-        return 'good until '.$when->format('H:i').' on '.$when->format('l j F');
-    }
-
-    private function share(BigDecimal $share): string
-    {
-        return match ((string) $share->stripTrailingZeros()) {
-            '0.5' => 'half',
-            '0.25' => 'a quarter',
-            '0.75' => 'three quarters',
-            '0.2' => 'a fifth',
-            default => $share->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP).' %',
-        };
-    }
-
-    private function price(int $units): string
-    {
-        return $this->grid->format($units);
+        return new Words($setup->side, $this->grid, $this->zone);
     }
 }

@@ -5,15 +5,29 @@ declare(strict_types=1);
 namespace Watchpost\Core\Setups;
 
 use Brick\Math\BigDecimal;
+use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Conditions\Condition;
+use Watchpost\Core\Setups\StopMoves\StopMove;
+use Watchpost\Core\Studies\Study;
 
 /**
  * One trade idea, complete and valid: what {@see SetupReader} hands out. Prices in units, times in Unix seconds.
  */
 final readonly class Setup
 {
+    /** Sessions before publication that are read for averages and ranges, and for those of weeks and longer. */
+    private const LOOK_BACK = 250;
+    private const LONG_LOOK_BACK = 1_500;
+
     /**
      * @param non-empty-list<Leg> $legs
-     * @param list<Target>        $targets in order away from the entry
+     * @param list<Target>        $targets         in order away from the entry
+     * @param list<Condition>     $conditions      in the order in which they are checked
+     * @param CloseRule|null      $stopCloses      null for a stop by touch
+     * @param list<StopMove>      $stopMoves
+     * @param int|null            $timeStop        sessions held, at whose last close all is out
+     * @param string|null         $lastSession     date of the instrument's last session
+     * @param string|null         $group           of setups of which the first fill ends the others
      */
     public function __construct(
         public Side $side,
@@ -23,23 +37,25 @@ final readonly class Setup
         public int $stop,
         public array $targets,
         public ?Cancel $cancel,
+        public ?CloseRule $stopCloses = null,
+        public array $conditions = [],
+        public array $stopMoves = [],
+        public ?int $timeStop = null,
+        public ?OpenExit $openExit = null,
+        public ?string $lastSession = null,
+        public ?string $group = null,
     ) {
     }
 
     /** The setup as a long: itself, or for a short the same idea on negated prices. */
     public function asLong(): self
     {
-        if ($this->side === Side::Long) {
-            return $this;
-        }
-
-        return new self(
+        return $this->side === Side::Long ? $this : $this->withPrices(
             Side::Long,
-            $this->publishedAt,
-            $this->entryUntil,
-            array_map(static fn (Leg $leg): Leg => $leg->mirrored(), $this->legs),
+            static fn (Leg $leg): Leg => $leg->mirrored(),
+            static fn (Target $target): Target => $target->mirrored(),
+            static fn (StopMove $move): StopMove => $move->mirrored(),
             -$this->stop,
-            array_map(static fn (Target $target): Target => $target->mirrored(), $this->targets),
             $this->cancel?->mirrored(),
         );
     }
@@ -47,49 +63,64 @@ final readonly class Setup
     /** The setup with prices times a whole number. */
     public function times(int $factor): self
     {
-        return $factor === 1 ? $this : new self(
+        return $factor === 1 ? $this : $this->withPrices(
             $this->side,
-            $this->publishedAt,
-            $this->entryUntil,
-            array_map(static fn (Leg $leg): Leg => $leg->times($factor), $this->legs),
+            static fn (Leg $leg): Leg => $leg->times($factor),
+            static fn (Target $target): Target => $target->times($factor),
+            static fn (StopMove $move): StopMove => $move->times($factor),
             $this->stop * $factor,
-            array_map(static fn (Target $target): Target => $target->times($factor), $this->targets),
             $this->cancel?->times($factor),
         );
     }
 
     /**
-     * The planned price of each leg, tolerance included: for a long touch price + within, for a short price - within.
+     * The planned price of each leg that has one, tolerance included: for a long touch price + within, for a short
+     * price - within.
      *
-     * @return non-empty-list<int> in units
+     * @return array<int, int> in units, by the number of the leg
      */
     public function entryPrices(): array
     {
         $sign = $this->side->sign();
+        $prices = [];
+        foreach ($this->asLong()->legs as $i => $leg) {
+            $price = $leg->trigger->plannedPrice();
+            if ($price !== null) {
+                $prices[$i] = $sign * $price;
+            }
+        }
 
-        return array_map(static fn (Leg $leg): int => $sign * $leg->trigger->plannedPrice(), $this->asLong()->legs);
+        return $prices;
     }
 
     /**
      * The planned risk P of one unit of the full size: the sum over legs of share x |leg price - stop|, which is 1 R.
      *
      * Unit: units of the price grid. Source: rules.md, Result.
+     *
+     * @param int|null $open the price taken for legs that fill at an open and have none of their own; without it they
+     *                       are left out
      */
-    public function plannedRisk(): BigDecimal
+    public function plannedRisk(?int $open = null): BigDecimal
     {
         $risk = BigDecimal::zero();
-        foreach ($this->entryPrices() as $i => $price) {
-            $risk = $risk->plus($this->legs[$i]->share->multipliedBy(abs($price - $this->stop)));
+        $prices = $this->entryPrices();
+        foreach ($this->legs as $i => $leg) {
+            $price = $prices[$i] ?? $open;
+            if ($price !== null) {
+                $risk = $risk->plus($leg->share->multipliedBy(abs($price - $this->stop)));
+            }
         }
 
         return $risk;
     }
 
-    /** Whether an open at a price, in units, would fill a leg at once. */
+    /** Whether an open at a price, in units, would fill a leg at once, other than one that always fills at an open. */
     public function wouldFillAt(int $price): bool
     {
+        $open = new BarOpen($this->side->sign() * $price, null, true);
         foreach ($this->asLong()->legs as $leg) {
-            if ($leg->trigger->atOpen($this->side->sign() * $price) === OpenVerdict::Fills) {
+            if ($leg->needs === null && $leg->trigger->atOpen($open, new TriggerMemory()) === OpenVerdict::Fills) {
                 return true;
             }
         }
@@ -106,5 +137,116 @@ final readonly class Setup
         }
 
         return $sum->isEqualTo(1);
+    }
+
+    /**
+     * Every time frame whose closes are listened to, the smallest first.
+     *
+     * @return list<TimeFrame>
+     */
+    public function timeFrames(): array
+    {
+        $frames = [$this->stopCloses?->timeFrame, $this->cancel?->closes?->timeFrame];
+        foreach ($this->legs as $leg) {
+            $frames[] = $leg->trigger->timeFrame();
+        }
+        foreach ($this->studies() as $study) {
+            $frames[] = $study->timeFrame();
+        }
+        foreach ($this->stopMoves as $move) {
+            $frames[] = $move->to->closesOf();
+        }
+
+        return array_values(array_filter(TimeFrame::cases(), static fn (TimeFrame $frame): bool => in_array($frame, $frames, true)));
+    }
+
+    /** Whether it listens to closes of weeks or longer. */
+    public function listensBeyondSessions(): bool
+    {
+        foreach ($this->timeFrames() as $frame) {
+            if (TimeFrame::Day->isFinerThan($frame)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** How many sessions before publication are fed, so that what looks back finds something: gaps, averages, ranges. */
+    public function lookBack(): int
+    {
+        return match (true) {
+            $this->studies() === [] && ! $this->needsVolume() => 1,
+            $this->listensBeyondSessions() => self::LONG_LOOK_BACK,
+            default => self::LOOK_BACK,
+        };
+    }
+
+    /** @return list<string> the time frames of which a trail wants the highest close */
+    public function trailedTimeFrames(): array
+    {
+        $frames = [];
+        foreach ($this->stopMoves as $move) {
+            $frame = $move->to->closesOf()?->value;
+            if ($frame !== null) {
+                $frames[$frame] = $frame;
+            }
+        }
+
+        return array_values($frames);
+    }
+
+    /** @return list<Study> what conditions and trails follow from bar to bar, new ones, each once */
+    public function studies(): array
+    {
+        $studies = [];
+        foreach ($this->conditions as $condition) {
+            foreach ($condition->studies() as $study) {
+                $studies[$study->name()] = $study;
+            }
+        }
+        foreach ($this->stopMoves as $move) {
+            foreach ($move->to->studies() as $study) {
+                $studies[$study->name()] = $study;
+            }
+        }
+
+        return array_values($studies);
+    }
+
+    public function needsVolume(): bool
+    {
+        foreach ($this->conditions as $condition) {
+            if ($condition->needsVolume()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param callable(Leg): Leg           $leg
+     * @param callable(Target): Target     $target
+     * @param callable(StopMove): StopMove $move
+     */
+    private function withPrices(Side $side, callable $leg, callable $target, callable $move, int $stop, ?Cancel $cancel): self
+    {
+        return new self(
+            $side,
+            $this->publishedAt,
+            $this->entryUntil,
+            array_map($leg, $this->legs),
+            $stop,
+            array_map($target, $this->targets),
+            $cancel,
+            $this->stopCloses,
+            $this->conditions,
+            array_map($move, $this->stopMoves),
+            $this->timeStop,
+            $this->openExit,
+            $this->lastSession,
+            $this->group,
+        );
     }
 }

@@ -8,39 +8,55 @@ use Brick\Math\BigDecimal;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Conditions\Condition;
+use Watchpost\Core\Setups\Conditions\Conditions;
+use Watchpost\Core\Setups\StopMoves\StopMove;
+use Watchpost\Core\Setups\StopMoves\StopMoveReader;
 
 /**
  * Reads the `setup` object of rules.md and refuses whatever the rules refuse, with the path of the fault.
  */
 final class SetupReader
 {
-    /** Parts of rules.md that this version cannot judge yet; a setup that uses one is refused, never half judged. */
-    private const NOT_YET = ['conditions', 'stop_moves', 'time_stop_sessions', 'open_exit', 'last_session'];
-
-    /** @throws InvalidInput */
-    public static function read(Node $node, PriceGrid $grid): Setup
+    /**
+     * @param TimeFrame $base    that of the bars the setup is judged on
+     * @param bool      $grouped whether it is one of several, and may name its group
+     *
+     * @throws InvalidInput
+     */
+    public static function read(Node $node, PriceGrid $grid, TimeFrame $base, bool $grouped = false): Setup
     {
         $keys = $node->object(
             ['side', 'published_at', 'entry_until', 'legs', 'stop'],
-            ['targets', 'cancel', ...self::NOT_YET],
+            ['targets', 'cancel', 'conditions', 'stop_moves', 'time_stop_sessions', 'open_exit', 'last_session', ...($grouped ? ['group'] : [])],
         );
-        foreach (self::NOT_YET as $key) {
-            if (isset($keys[$key]) && ! $keys[$key]->isEmpty()) {
-                throw $keys[$key]->fail('is not supported by this version');
-            }
-        }
         $side = Side::from($keys['side']->choice(array_column(Side::cases(), 'value')));
         $publishedAt = $keys['published_at']->time();
         $entryUntil = $keys['entry_until']->time();
         if ($entryUntil <= $publishedAt) {
             throw $keys['entry_until']->fail('must be after published_at');
         }
-        $legs = self::legs($keys['legs'], $grid);
-        $stop = self::stop($keys['stop'], $grid);
+        $legs = self::legs($keys['legs'], $grid, $base);
+        [$stop, $stopCloses] = self::stop($keys['stop'], $grid, $base);
         $targets = isset($keys['targets']) ? self::targets($keys['targets'], $grid) : [];
-        $cancel = isset($keys['cancel']) ? self::cancel($keys['cancel'], $grid) : null;
 
-        $setup = new Setup($side, $publishedAt, $entryUntil, $legs, $stop, $targets, $cancel);
+        $setup = new Setup(
+            $side,
+            $publishedAt,
+            $entryUntil,
+            $legs,
+            $stop,
+            $targets,
+            isset($keys['cancel']) ? self::cancel($keys['cancel'], $grid, $base) : null,
+            $stopCloses,
+            isset($keys['conditions']) ? self::conditions($keys['conditions'], $grid, $legs, $base) : [],
+            isset($keys['stop_moves']) ? self::stopMoves($keys['stop_moves'], new StopMoveReader($grid, $base, count($targets))) : [],
+            isset($keys['time_stop_sessions']) ? $keys['time_stop_sessions']->int(min: 1) : null,
+            isset($keys['open_exit']) ? OpenExit::read($keys['open_exit']) : null,
+            isset($keys['last_session']) ? $keys['last_session']->date() : null,
+            isset($keys['group']) ? $keys['group']->text() : null,
+        );
         foreach ($setup->entryPrices() as $i => $price) {
             if ($price <= 0) {
                 throw $keys['legs']->list()[$i]->key('trigger')->key('within')->fail('leaves no price above 0 to be filled at');
@@ -54,7 +70,7 @@ final class SetupReader
     private static function checkOrder(Setup $setup, PriceGrid $grid, string $path): void
     {
         $problems = (new PriceOrder($setup->side, $grid))->problems(
-            $setup->entryPrices(),
+            array_values($setup->entryPrices()),
             $setup->stop,
             array_map(static fn (Target $target): int => $target->price, $setup->targets),
         );
@@ -64,28 +80,32 @@ final class SetupReader
     }
 
     /** @return non-empty-list<Leg> */
-    private static function legs(Node $node, PriceGrid $grid): array
+    private static function legs(Node $node, PriceGrid $grid, TimeFrame $base): array
     {
         $legs = [];
         $sum = BigDecimal::zero();
         foreach ($node->list() as $leg) {
-            $keys = $leg->object(['name', 'share', 'trigger']);
+            $keys = $leg->object(['name', 'share', 'trigger'], ['needs']);
             $name = $keys['name']->text();
+            if (isset($legs[$name])) {
+                throw $keys['name']->fail("there is a leg \"{$name}\" already");
+            }
+            $needs = isset($keys['needs']) ? $keys['needs']->text() : null;
+            if ($needs !== null && ! isset($legs[$needs])) {
+                throw $keys['needs']->fail("no earlier leg is called \"{$needs}\"");
+            }
             $share = self::share($keys['share']);
             $sum = $sum->plus($share);
-            $legs[] = new Leg($name, $share, Triggers::read($keys['trigger'], $grid));
+            $legs[$name] = new Leg($name, $share, Triggers::read($keys['trigger'], $grid, $base), $needs);
         }
         if ($legs === []) {
             throw $node->fail('must not be empty');
-        }
-        if (count($legs) > 1) {
-            throw $node->list()[1]->fail('more than one leg is not supported by this version');
         }
         if (! $sum->isEqualTo(1)) {
             throw $node->fail('the shares of the legs must add up to 1, not '.$sum);
         }
 
-        return $legs;
+        return array_values($legs);
     }
 
     private static function share(Node $node): BigDecimal
@@ -98,12 +118,12 @@ final class SetupReader
         return $share;
     }
 
-    private static function stop(Node $node, PriceGrid $grid): int
+    /** @return array{int, ?CloseRule} */
+    private static function stop(Node $node, PriceGrid $grid, TimeFrame $base): array
     {
         $keys = $node->object(['price'], ['basis', 'timeframe', 'times']);
-        self::touchBasis($keys);
 
-        return PriceReader::setupPrice($keys['price'], $grid);
+        return [PriceReader::setupPrice($keys['price'], $grid), CloseRule::ofBasis($keys, $node, $base)];
     }
 
     /** @return list<Target> */
@@ -125,25 +145,40 @@ final class SetupReader
         return $targets;
     }
 
-    private static function cancel(Node $node, PriceGrid $grid): Cancel
+    private static function cancel(Node $node, PriceGrid $grid, TimeFrame $base): Cancel
     {
         $keys = $node->object(['price'], ['basis', 'timeframe', 'times', 'side']);
-        self::touchBasis($keys);
+        $closes = CloseRule::ofBasis($keys, $node, $base);
         $side = isset($keys['side']) ? $keys['side']->choice(array_column(CancelSide::cases(), 'value')) : CancelSide::Stop->value;
 
-        return new Cancel(PriceReader::setupPrice($keys['price'], $grid), CancelSide::from($side));
+        return new Cancel(PriceReader::setupPrice($keys['price'], $grid), CancelSide::from($side), $closes);
     }
 
-    /** @param array<string, Node> $keys */
-    private static function touchBasis(array $keys): void
+    /**
+     * @param non-empty-list<Leg> $legs
+     *
+     * @return list<Condition>
+     */
+    private static function conditions(Node $node, PriceGrid $grid, array $legs, TimeFrame $base): array
     {
-        if (isset($keys['basis']) && $keys['basis']->choice(['touch', 'close']) === 'close') {
-            throw $keys['basis']->fail('a close is not supported by this version');
-        }
-        foreach (['timeframe', 'times'] as $key) {
-            if (isset($keys[$key])) {
-                throw $keys[$key]->fail('goes only with the basis close');
+        $conditions = [];
+        foreach ($node->list() as $item) {
+            $condition = Conditions::read($item, $grid);
+            foreach ($legs as $leg) {
+                $why = $condition->unknowableFor($leg, $base === TimeFrame::Day);
+                if ($why !== null) {
+                    throw $item->key('kind')->fail("leg \"{$leg->name}\" cannot know it in time: {$why}");
+                }
             }
+            $conditions[] = $condition;
         }
+
+        return $conditions;
+    }
+
+    /** @return list<StopMove> */
+    private static function stopMoves(Node $node, StopMoveReader $reader): array
+    {
+        return array_map($reader->read(...), $node->list());
     }
 }

@@ -6,10 +6,12 @@ namespace Watchpost\Core\Setups;
 
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\FrameBar;
 use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\TimeFrame;
 
 /** Filled when price comes back to a level: at price + within, or at an open that lies at or below it. */
-final readonly class TouchTrigger implements Trigger
+final readonly class TouchTrigger extends Trigger
 {
     public function __construct(public int $price, public int $within = 0)
     {
@@ -20,14 +22,11 @@ final readonly class TouchTrigger implements Trigger
         return 'touch';
     }
 
-    public static function read(Node $node, PriceGrid $grid): self
+    public static function read(Node $node, PriceGrid $grid, TimeFrame $base): self
     {
         $keys = $node->object(['kind', 'price'], ['within']);
 
-        return new self(
-            PriceReader::setupPrice($keys['price'], $grid),
-            isset($keys['within']) ? PriceReader::distance($keys['within'], $grid) : 0,
-        );
+        return new self(PriceReader::setupPrice($keys['price'], $grid), PriceReader::within($keys, $grid));
     }
 
     public function mirrored(): self
@@ -45,9 +44,9 @@ final readonly class TouchTrigger implements Trigger
         return $this->price + $this->within;
     }
 
-    public function atOpen(int $open): OpenVerdict
+    public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
-        return $open <= $this->plannedPrice() ? OpenVerdict::Fills : OpenVerdict::NotReached;
+        return $open->price <= $this->plannedPrice() ? OpenVerdict::Fills : OpenVerdict::NotReached;
     }
 
     public function isReachedIn(Bar $bar): bool
@@ -60,7 +59,7 @@ final readonly class TouchTrigger implements Trigger
         return Approach::Return;
     }
 
-    public function missedBy(Bar $bar): int
+    public function missedBy(Bar $bar, ?FrameBar $closed, bool $armed): int
     {
         return max(0, $bar->low - $this->plannedPrice());
     }
@@ -70,15 +69,8 @@ final readonly class TouchTrigger implements Trigger
         return false;
     }
 
-    public function describe(Side $side, PriceGrid $grid): string
+    public function describe(Words $words): string
     {
-        $words = 'when price '.($side === Side::Long ? 'falls' : 'rises').' to '.$grid->format($this->price);
-
-        return $this->within > 0 ? $words.' or within '.$grid->format($this->within).' of it' : $words;
-    }
-
-    public function caveats(Side $side, PriceGrid $grid): array
-    {
-        return [];
+        return "when price {$words->falls()} to {$words->priceWithin($this->price, $this->within)}";
     }
 }

@@ -16,7 +16,6 @@ use Watchpost\Core\Outcomes\Excursion;
 use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\OutcomeReader;
 use Watchpost\Core\Outcomes\Position;
-use Watchpost\Core\Outcomes\SetupRun;
 
 /** The exact sums below the engine. */
 final class BookkeepingTest extends TestCase
@@ -60,10 +59,7 @@ final class BookkeepingTest extends TestCase
 
     public function testWithoutAPositionABarIsNotMeasured(): void
     {
-        $excursion = new Excursion();
-        (new BarTrace())->measure(new Bar(0, 1, '2026-10-15', 100, 120, 80, 100, 0), $excursion);
-
-        self::assertTrue($excursion->gainAgainst(BigRational::of(100))->isZero());
+        self::assertNull((new BarTrace(new Bar(0, 1, '2026-10-15', 100, 120, 80, 100, 0)))->seen());
     }
 
     public function testCostsAreToldPerUnitOfTheGrid(): void
@@ -79,7 +75,7 @@ final class BookkeepingTest extends TestCase
         $input = Scenario::touch('long', '26.00', '25.20')->day('26.00/26.30/25.90/26.10')->input();
         unset($input['costs']);
         $request = OutcomeReader::read(Node::of($input));
-        $run = new SetupRun($request->setup, $request->grid, $request->costs);
+        $run = $request->runs()[0];
         $engine = new OutcomeEngine();
         $engine->feed($run, $request->bars[0]);
 
@@ -92,8 +88,8 @@ final class BookkeepingTest extends TestCase
         $input = Scenario::touch('long', '26.00', '25.20')->day('26.50/26.80/26.30/26.60')->input();
         unset($input['costs']);
         $request = OutcomeReader::read(Node::of($input));
-        $run = new SetupRun($request->setup, $request->grid, $request->costs);
-        $late = (new OutcomeEngine())->outcome($run, $request->asOf, $request->sessions);
+        $run = $request->runs()[0];
+        $late = (new OutcomeEngine())->outcome($run, $request->asOf);
 
         self::assertSame('not_triggered', $late->status->value);
         self::assertTrue($run->isWaiting());

@@ -349,7 +349,7 @@ final class OutcomeTest extends TestCase
         $input['timeframe'] = '30m';
         $input['finer'] = ['timeframe' => '5m', 'bars' => []];
         $input['as_of'] = '2026-10-15T10:00:00Z';
-        $result = OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine());
+        $result = OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine())[0];
 
         self::assertSame(0, $result->sessionsHeld);
         self::assertSame('open', $result->status->value);

@@ -76,10 +76,9 @@ final class RejectionTest extends TestCase
         yield 'a session that closes before it opens' => ['sessions', [['2026-10-15', '2026-10-15T15:00:00Z', '2026-10-15T08:30:00Z']], 'sessions.0.2', 'after the open'];
         yield 'a commission below nothing' => ['costs', ['commission_per_unit' => '-1'], 'costs.commission_per_unit', 'below 0'];
         yield 'slippage as a text' => ['costs', ['slippage_ticks' => '1'], 'costs.slippage_ticks', 'whole number'];
-        yield 'a part that is not built yet is refused, not ignored' => ['setup.conditions', [['kind' => 'gap_max_percent', 'value' => '3']], 'setup.conditions', 'not supported'];
         yield 'a split of nothing' => ['splits', [['session' => '2026-10-20', 'ratio' => '0']], 'splits.0.ratio', 'above 0'];
         yield 'a doubled split' => ['splits', [['session' => '2026-10-20', 'ratio' => '2'], ['session' => '2026-10-20', 'ratio' => '2']], 'splits.1', 'doubled'];
-        yield 'a stop by close is refused, not ignored' => ['setup.stop.basis', 'close', 'setup.stop.basis', 'not supported'];
+        yield 'a stop by close without a time frame' => ['setup.stop.basis', 'close', 'setup.stop.timeframe', 'required'];
     }
 
     public function testAToleranceThatLeavesAShortNoPriceIsRefused(): void
@@ -108,7 +107,7 @@ final class RejectionTest extends TestCase
     {
         $input = self::with(self::with(self::input(), ['setup', 'legs', '0', 'trigger', 'within'], '0.10'), ['setup', 'stop', 'price'], '26.05');
 
-        self::assertSame(2605, OutcomeReader::read(Node::of($input))->setup->stop);
+        self::assertSame(2605, OutcomeReader::read(Node::of($input))->setups[0]->stop);
     }
 
     /** @return array<string, mixed> */

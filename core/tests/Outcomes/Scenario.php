@@ -34,6 +34,12 @@ final class Scenario
     /** @var list<array{session: string, ratio: string}> */
     private array $splits = [];
 
+    /** @var array<string, mixed> */
+    private array $given = [];
+
+    /** How many bars lie before the publication. */
+    private int $earlier = 0;
+
     private string $asOf = '2026-11-20T16:00:00Z';
 
     /** @param array<string, mixed> $trigger */
@@ -56,6 +62,61 @@ final class Scenario
     public static function break(string $side, string $price, string $stop, bool $noChase = false): self
     {
         return new self($side, ['kind' => 'break', 'price' => $price] + ($noChase ? ['no_chase' => true] : []), $stop);
+    }
+
+    /**
+     * Legs of equal shares unless a leg says its own.
+     *
+     * @param list<array<string, mixed>> $triggers each with perhaps "name", "needs" and "share" beside its own keys
+     */
+    public static function legs(string $side, array $triggers, string $stop): self
+    {
+        $scenario = new self($side, [], $stop);
+        $scenario->setup['legs'] = [];
+        foreach ($triggers as $i => $trigger) {
+            $leg = ['name' => $trigger['name'] ?? 'leg '.($i + 1), 'share' => $trigger['share'] ?? (string) (1 / count($triggers))];
+            if (isset($trigger['needs'])) {
+                $leg['needs'] = $trigger['needs'];
+            }
+            unset($trigger['name'], $trigger['needs'], $trigger['share']);
+            $scenario->setup['legs'][] = $leg + ['trigger' => $trigger];
+        }
+
+        return $scenario;
+    }
+
+    /** Another key of the setup. */
+    public function with(string $key, mixed $value): self
+    {
+        $this->setup[$key] = $value;
+
+        return $this;
+    }
+
+    /** Another key of the input beside the setup. */
+    public function given(string $key, mixed $value): self
+    {
+        $this->given[$key] = $value;
+
+        return $this;
+    }
+
+    /**
+     * Day bars before the publication, the last one on 14 October.
+     *
+     * @param list<string> $prices
+     */
+    public function before(array $prices, int $volume = 1_000): self
+    {
+        $rows = [];
+        foreach ($prices as $i => $line) {
+            $date = gmdate('Y-m-d', (int) strtotime('2026-10-14') - 86_400 * (count($prices) - 1 - $i));
+            $rows[] = self::row("{$date}T08:30:00Z", $date, $line, $volume);
+        }
+        $this->bars = [...$rows, ...$this->bars];
+        $this->earlier = count($prices);
+
+        return $this;
     }
 
     /** @param array<string, string> $targets share by price */
@@ -98,10 +159,10 @@ final class Scenario
     }
 
     /** A day bar, in the order of the sessions from 15 October on. "open / high / low / close" */
-    public function day(string $prices): self
+    public function day(string $prices, int $volume = 1_000): self
     {
-        $date = self::SESSIONS[count($this->bars)];
-        $this->bars[] = self::row("{$date}T08:30:00Z", $date, $prices);
+        $date = self::SESSIONS[count($this->bars) - $this->earlier];
+        $this->bars[] = self::row("{$date}T08:30:00Z", $date, $prices, $volume);
 
         return $this;
     }
@@ -109,6 +170,17 @@ final class Scenario
     public function bar(string $start, string $session, string $prices): self
     {
         $this->bars[] = self::row($start, $session, $prices);
+
+        return $this;
+    }
+
+    /** A base bar of 30 minutes: number 0 is the first of its session, which opens at 08:30. */
+    public function half(string $date, int $number, string $prices, int $volume = 1_000): self
+    {
+        $this->given['timeframe'] = '30m';
+        unset($this->given['finer']);
+        $start = gmdate('Y-m-d\TH:i:s\Z', (int) strtotime("{$date}T08:30:00Z") + 1_800 * $number);
+        $this->bars[] = self::row($start, $date, $prices, $volume);
 
         return $this;
     }
@@ -132,13 +204,13 @@ final class Scenario
     /** @return array<string, mixed> the JSON input */
     public function input(): array
     {
-        return [
+        return $this->given + [
             'instrument' => ['symbol' => 'GORSE.Q', 'decimals' => 2, 'tick' => '0.01'],
             'setup' => $this->setup,
             'costs' => $this->costs,
             'timeframe' => '1d',
             'bars' => $this->bars,
-            'finer' => ['timeframe' => '30m', 'bars' => $this->finer],
+            'finer' => ['timeframe' => ($this->given['timeframe'] ?? '1d') === '1d' ? '30m' : '5m', 'bars' => $this->finer],
             'splits' => $this->splits,
             'as_of' => $this->asOf,
         ];
@@ -151,7 +223,7 @@ final class Scenario
             unset($input['costs']);
         }
 
-        return OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine());
+        return OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine())[0];
     }
 
     /**
@@ -165,7 +237,7 @@ final class Scenario
     }
 
     /** @param array<string, mixed> $event */
-    private static function line(array $event): string
+    public static function line(array $event): string
     {
         $words = [
             $event['kind'].(isset($event['number']) ? " {$event['number']}" : ''),
@@ -180,10 +252,10 @@ final class Scenario
     }
 
     /** @return BarRow */
-    private static function row(string $start, string $session, string $prices): array
+    private static function row(string $start, string $session, string $prices, int $volume = 1_000): array
     {
         [$open, $high, $low, $close] = array_map('trim', explode('/', $prices));
 
-        return [$start, $session, $open, $high, $low, $close, 1_000];
+        return [$start, $session, $open, $high, $low, $close, $volume];
     }
 }

@@ -43,15 +43,15 @@ final class SentenceTest extends TestCase
         ];
         yield 'break that is not chased' => [
             ['trigger' => TriggerKind::Break, 'entry' => 4310, 'noChase' => true, 'targets' => $halves],
-            "Long on a break: price rises to 43.10 or higher; stop 39.85; half off at 44.00, the rest at 46.50; {$end}; an open above 43.10 is not chased.",
+            "Long on a break: price rises to 43.10 or higher; an open above 43.10 is not chased; stop 39.85; half off at 44.00, the rest at 46.50; {$end}.",
         ];
         yield 'short touch with a cancel price' => [
             ['side' => Side::Short, 'entry' => 8400, 'stop' => 8600, 'cancel' => 8650, 'targets' => [new DraftTarget(8000, '1')]],
-            "Short when price rises to 84.00; stop 86.00; all off at 80.00; {$end}; not entered any more once price has traded at 86.50.",
+            "Short when price rises to 84.00; stop 86.00; all off at 80.00; not entered any more once price has traded at 86.50; {$end}.",
         ];
         yield 'short break' => [
             ['side' => Side::Short, 'trigger' => TriggerKind::Break, 'entry' => 8000, 'stop' => 8250, 'noChase' => true],
-            "Short on a break: price falls to 80.00 or lower; stop 82.50; no target; {$end}; an open below 80.00 is not chased.",
+            "Short on a break: price falls to 80.00 or lower; an open below 80.00 is not chased; stop 82.50; no target; {$end}.",
         ];
     }
 }

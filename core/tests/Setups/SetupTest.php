@@ -8,6 +8,7 @@ use Brick\Math\BigDecimal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Setups\BarOpen;
 use Watchpost\Core\Setups\BreakTrigger;
 use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\OpenVerdict;
@@ -18,6 +19,7 @@ use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\Target;
 use Watchpost\Core\Setups\TouchTrigger;
 use Watchpost\Core\Setups\Trigger;
+use Watchpost\Core\Setups\TriggerMemory;
 use Watchpost\Core\Tests\Outcomes\Scenario;
 
 final class SetupTest extends TestCase
@@ -43,7 +45,7 @@ final class SetupTest extends TestCase
     #[DataProvider('opens')]
     public function testWhatAnOpenMeansToATrigger(Trigger $trigger, int $open, OpenVerdict $expected): void
     {
-        self::assertSame($expected, $trigger->atOpen($open));
+        self::assertSame($expected, $trigger->atOpen(new BarOpen($open, null, false), new TriggerMemory()));
     }
 
     /** @return iterable<array{Trigger, int, OpenVerdict}> */
@@ -63,8 +65,8 @@ final class SetupTest extends TestCase
     {
         $bar = new Bar(0, 1, '2026-10-15', 4200, 4260, 4150, 4210, 0);
 
-        self::assertSame([25, 0], [(new TouchTrigger(4120, 5))->missedBy($bar), (new TouchTrigger(4200))->missedBy($bar)]);
-        self::assertSame([40, 0], [(new BreakTrigger(4300))->missedBy($bar), (new BreakTrigger(4200, true))->missedBy($bar)]);
+        self::assertSame([25, 0], [(new TouchTrigger(4120, 5))->missedBy($bar, null, false), (new TouchTrigger(4200))->missedBy($bar, null, false)]);
+        self::assertSame([40, 0], [(new BreakTrigger(4300))->missedBy($bar, null, false), (new BreakTrigger(4200, true))->missedBy($bar, null, false)]);
     }
 
     public function testASetupKnowsWhetherAnOpenWouldFillIt(): void
