@@ -57,6 +57,18 @@ test('the keys of a screen are told on ?', async ({ page }) => {
     await page.keyboard.press('d');
     await expect(page.getByRole('button', { name: 'Day', pressed: true })).toBeVisible();
 
+    for (const [key, frame] of [
+        ['f', '5 min'],
+        ['i', '30 min'],
+        ['h', 'Hour'],
+        ['w', 'Week'],
+        ['y', 'Month'],
+        ['d', 'Day'],
+    ] as const) {
+        await page.keyboard.press(key);
+        await expect(page.getByRole('button', { name: frame, exact: true, pressed: true })).toBeVisible();
+    }
+
     await page.keyboard.press('j');
     await expect(page).toHaveURL(/plan\/mark\/\d+/);
 });

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
 import { onMounted, ref, watch } from 'vue';
 import type { CandidateLinkData } from '@/types/data';
 
@@ -23,7 +22,7 @@ watch(
 
 <template>
     <nav ref="rail" class="stops" aria-label="Candidates of the plan">
-        <Link
+        <a
             v-for="(link, i) in links"
             :key="link.id"
             :href="`/plan/mark/${link.id}`"
@@ -35,7 +34,7 @@ watch(
         >
             <span class="no">{{ i + 1 }}</span> {{ link.symbol }}
             <i v-if="link.setupNote === 'planned'" class="pi pi-check" aria-label="planned" />
-        </Link>
+        </a>
     </nav>
 </template>
 

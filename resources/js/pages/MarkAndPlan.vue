@@ -271,6 +271,9 @@ let leftKept: Promise<unknown> = Promise.resolve();
 
 /** Another candidate, on the same screen: only what differs is drawn anew. */
 function toCandidate(id: number): void {
+    if (id === candidateId.value) {
+        return;
+    }
     // what is being typed or moved is kept first
     (document.activeElement as HTMLElement | null)?.blur();
     void end();
