@@ -7,40 +7,144 @@ namespace App\Actions;
 use App\Models\Candidate;
 use App\Planning\DraftSetups;
 use App\Planning\PriceInput;
+use App\Planning\SetupParts;
+use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\CancelSide;
+use Watchpost\Core\Setups\CloseRule;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\DraftLeg;
 use Watchpost\Core\Setups\DraftTarget;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\TriggerKind;
 
-/** Changes one or several fields of the setup of a candidate. */
+/**
+ * Changes one or several parts of the setup of a candidate.
+ *
+ * @phpstan-type LegChange array{
+ *     name?: string, share?: string, kind?: string, price?: ?string, within?: ?string, noChase?: bool, timeframe?: string, times?: int,
+ *     nextOpen?: bool, beyond?: ?string, bars?: int, worst?: ?string, gapMin?: ?string, gapMax?: ?string, needs?: ?string
+ * }
+ * @phpstan-type Changes array{
+ *     side?: string, trigger?: string, entry?: ?string, within?: ?string, no_chase?: bool, legs?: non-empty-list<LegChange>,
+ *     leg?: array{number: int, price: ?string},
+ *     stop?: ?string, stop_closes?: array{timeframe: string, times: int}|null, cancel?: ?string, cancel_side?: string,
+ *     cancel_closes?: array{timeframe: string, times: int}|null, good_for?: int,
+ *     targets?: list<array{price: ?string, share: string}>, conditions?: list<array<string, mixed>>, stop_moves?: list<array<string, mixed>>,
+ *     time_stop?: ?int, open_exit?: array{session: int, gapMin?: ?string}|null
+ * }
+ */
 final class ChangeSetup
 {
-    /**
-     * @param array{
-     *     side?: string, trigger?: string, entry?: ?string, within?: ?string, no_chase?: bool, stop?: ?string,
-     *     cancel?: ?string, good_for?: int, targets?: list<array{price: ?string, share: string}>
-     * } $changes prices as typed
-     */
+    /** @param Changes $changes prices as typed */
     public function __invoke(Candidate $candidate, array $changes, ?PriceInput $prices = null): void
     {
         $prices ??= new PriceInput($candidate->instrument->grid());
         $draft = DraftSetups::of($candidate);
-        $after = $draft->turned(isset($changes['side']) ? Side::from($changes['side']) : $draft->side)->replace(array_filter([
-            'trigger' => isset($changes['trigger']) ? TriggerKind::from($changes['trigger']) : null,
-            'noChase' => $changes['no_chase'] ?? null,
-            'goodFor' => $changes['good_for'] ?? null,
-        ], static fn (mixed $value): bool => $value !== null));
-        foreach (['entry' => 'entry.price', 'stop' => 'stop.price', 'cancel' => 'cancel.price'] as $key => $field) {
+        $after = $draft->turned(isset($changes['side']) ? Side::from($changes['side']) : $draft->side);
+        if (isset($changes['legs'])) {
+            $after = $after->replace(['legs' => self::legs($changes['legs'], $prices)]);
+        }
+        $after = self::leg($after, $changes, $prices);
+        foreach (['stop' => 'stop.price', 'cancel' => 'cancel.price'] as $key => $field) {
             if (array_key_exists($key, $changes)) {
                 $after = $after->replace([$key => self::price($changes[$key], $prices, $field)]);
             }
         }
-        if (array_key_exists('within', $changes)) {
-            $after = $after->replace(['within' => self::tolerance($changes['within'], $prices)]);
-        }
         if (isset($changes['targets'])) {
             $after = $after->replace(['targets' => self::targets($changes['targets'], $prices)]);
         }
-        DraftSetups::keep($candidate, $after, self::label($changes), self::field($changes));
+        DraftSetups::keep($candidate, self::parts($after, $changes), self::label($changes), self::field($changes));
+    }
+
+    /** @param Changes $changes */
+    private static function leg(Draft $draft, array $changes, PriceInput $prices): Draft
+    {
+        $change = [];
+        if (isset($changes['trigger'])) {
+            $change['kind'] = TriggerKind::from($changes['trigger']);
+        }
+        if (array_key_exists('entry', $changes)) {
+            $change['price'] = self::price($changes['entry'], $prices, 'entry.price');
+        }
+        if (array_key_exists('within', $changes)) {
+            $change['within'] = self::distance($changes['within'], $prices, 'entry.within');
+        }
+        if (isset($changes['no_chase'])) {
+            $change['noChase'] = $changes['no_chase'];
+        }
+        $after = $change === [] ? $draft : $draft->withLeg(0, $draft->entry()->replace($change));
+        if (isset($changes['leg'], $after->legs[$changes['leg']['number']])) {
+            $number = $changes['leg']['number'];
+            $after = $after->withLeg($number, $after->legs[$number]->replace(['price' => self::price($changes['leg']['price'], $prices, "legs.{$number}.price")]));
+        }
+
+        return $after;
+    }
+
+    /** @param Changes $changes */
+    private static function parts(Draft $draft, array $changes): Draft
+    {
+        $after = [];
+        if (isset($changes['good_for'])) {
+            $after['goodFor'] = $changes['good_for'];
+        }
+        foreach (['stop_closes' => 'stopCloses', 'cancel_closes' => 'cancelCloses'] as $key => $part) {
+            if (array_key_exists($key, $changes)) {
+                $after[$part] = $changes[$key] === null ? null : new CloseRule(TimeFrame::from($changes[$key]['timeframe']), $changes[$key]['times']);
+            }
+        }
+        if (isset($changes['cancel_side'])) {
+            $after['cancelSide'] = CancelSide::from($changes['cancel_side']);
+        }
+        if (isset($changes['conditions'])) {
+            $after['conditions'] = array_map(SetupParts::condition(...), $changes['conditions']);
+        }
+        if (isset($changes['stop_moves'])) {
+            $after['stopMoves'] = array_map(SetupParts::stopMove(...), $changes['stop_moves']);
+        }
+        if (array_key_exists('time_stop', $changes)) {
+            $after['timeStop'] = $changes['time_stop'];
+        }
+        if (array_key_exists('open_exit', $changes)) {
+            $exit = $changes['open_exit'];
+            $gap = trim((string) ($exit['gapMin'] ?? ''));
+            $after['openExit'] = $exit === null ? null : ['session' => $exit['session']] + ($gap === '' ? [] : ['gap_min_percent' => $gap]);
+        }
+
+        return $after === [] ? $draft : $draft->replace($after);
+    }
+
+    /**
+     * @param non-empty-list<LegChange> $legs
+     *
+     * @return non-empty-list<DraftLeg>
+     */
+    private static function legs(array $legs, PriceInput $prices): array
+    {
+        $read = [];
+        foreach ($legs as $i => $leg) {
+            $field = $i === 0 ? 'entry' : "legs.{$i}";
+            $text = static fn (?string $typed): ?string => trim((string) $typed) === '' ? null : trim((string) $typed);
+            $read[] = new DraftLeg(
+                TriggerKind::from($leg['kind'] ?? 'touch'),
+                self::price($leg['price'] ?? null, $prices, "{$field}.price"),
+                self::distance($leg['within'] ?? null, $prices, "{$field}.within"),
+                $leg['noChase'] ?? false,
+                $text($leg['name'] ?? null) ?? ($i === 0 ? Draft::LEG : "part {$i}"),
+                $leg['share'] ?? '1',
+                $text($leg['needs'] ?? null),
+                TimeFrame::from($leg['timeframe'] ?? '1d'),
+                $leg['times'] ?? 1,
+                $leg['nextOpen'] ?? false,
+                self::distance($leg['beyond'] ?? null, $prices, "{$field}.beyond"),
+                $leg['bars'] ?? 1,
+                self::price($leg['worst'] ?? null, $prices, "{$field}.worst"),
+                $text($leg['gapMin'] ?? null),
+                $text($leg['gapMax'] ?? null),
+            );
+        }
+
+        return $read;
     }
 
     private static function price(?string $text, PriceInput $prices, string $field): ?int
@@ -48,11 +152,11 @@ final class ChangeSetup
         return $text === null || trim($text) === '' ? null : $prices->price($text, $field);
     }
 
-    private static function tolerance(?string $text, PriceInput $prices): int
+    private static function distance(?string $text, PriceInput $prices, string $field): int
     {
         $isNone = $text === null || preg_match('/^0*(\.0*)?$/D', trim($text)) === 1;
 
-        return $isNone ? 0 : $prices->units($text, 'entry.within');
+        return $isNone ? 0 : $prices->units($text, $field);
     }
 
     /**
@@ -74,18 +178,15 @@ final class ChangeSetup
     }
 
     /**
-     * The field at which a refusal is told: the one that was changed.
+     * The field at which a refusal is told: the one that was changed, if the problem does not name a better one.
      *
      * @param array<string, mixed> $changes
      */
     private static function field(array $changes): ?string
     {
-        if (array_key_exists('targets', $changes)) {
-            return null; // the problem names the target itself
-        }
         $fields = ['entry' => 'entry.price', 'within' => 'entry.within', 'stop' => 'stop.price', 'cancel' => 'cancel.price', 'good_for' => 'good_for', 'trigger' => 'trigger'];
         foreach ($fields as $key => $field) {
-            if (array_key_exists($key, $changes)) {
+            if (array_key_exists($key, $changes) && count($changes) === 1) {
                 return $field;
             }
         }

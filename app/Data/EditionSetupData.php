@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Data;
 
 use Watchpost\Core\Setups\Side;
-use Watchpost\Core\Setups\TriggerKind;
 
 /** A setup as it stands in the sealed edition. */
 final readonly class EditionSetupData
@@ -14,7 +13,7 @@ final readonly class EditionSetupData
     public function __construct(
         public string $key,
         public Side $side,
-        public TriggerKind $trigger,
+        public string $trigger,
         public string $sentence,
         public string $entry,
         public string $stop,

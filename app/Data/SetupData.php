@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Data;
 
+use Watchpost\Core\Setups\CancelSide;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\TriggerKind;
 
@@ -11,25 +12,39 @@ use Watchpost\Core\Setups\TriggerKind;
 final readonly class SetupData
 {
     /**
-     * @param list<TargetData> $targets
-     * @param list<string>     $missing
-     * @param list<string>     $warnings
+     * @param list<LegData>       $legs
+     * @param list<TriggerKind>   $offered    the kinds that fit where price stands, the likeliest first
+     * @param list<TargetData>    $targets
+     * @param list<ConditionData> $conditions
+     * @param list<StopMoveData>  $stopMoves
+     * @param list<string>        $missing
+     * @param list<string>        $warnings
+     * @param list<FigureData>    $figures
+     * @param list<StopOfferData> $stopOffers
      */
     public function __construct(
         public bool $begun,
         public Side $side,
-        public TriggerKind $trigger,
-        public ?string $entry,
-        public string $within,
-        public bool $noChase,
+        public array $legs,
+        public array $offered,
         public ?string $stop,
+        public ?CloseRuleData $stopCloses,
         public ?string $cancel,
+        public CancelSide $cancelSide,
+        public ?CloseRuleData $cancelCloses,
         public array $targets,
+        public array $conditions,
+        public array $stopMoves,
+        public ?int $timeStop,
+        public ?OpenExitData $openExit,
         public int $goodFor,
         public string $goodUntil,
         public array $missing,
         public array $warnings,
+        public array $figures,
+        public array $stopOffers,
         public ?string $sentence,
+        public ?string $short,
         public ?string $risk,
         public ?string $riskPercent,
         public ?RScaleData $scale,

@@ -9,7 +9,6 @@ use App\Models\Candidate;
 use App\Models\Setup;
 use Illuminate\Validation\ValidationException;
 use Watchpost\Core\Setups\Draft;
-use Watchpost\Core\Setups\DraftTarget;
 
 /** Keeps the setup of a candidate, and refuses one whose parts do not fit together. */
 final class DraftSetups
@@ -36,17 +35,7 @@ final class DraftSetups
             throw ValidationException::withMessages([$field ?? $problems[0]->path => $problems[0]->message]);
         }
         PlanHistory::change($candidate->plan, "{$label} of {$candidate->instrument->symbol}", $candidate->instrument_id, static function () use ($candidate, $draft): void {
-            Setup::query()->updateOrCreate(['candidate_id' => $candidate->id], [
-                'side' => $draft->side,
-                'trigger' => $draft->trigger,
-                'entry' => $draft->entry,
-                'within' => $draft->within,
-                'no_chase' => $draft->noChase,
-                'stop' => $draft->stop,
-                'cancel' => $draft->cancel,
-                'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $target->price, 'share' => $target->share], $draft->targets),
-                'good_for' => $draft->goodFor,
-            ]);
+            Setup::query()->updateOrCreate(['candidate_id' => $candidate->id], Setup::columns($draft));
             // who plans a candidate keeps it, also one that was passed before
             if ($candidate->state !== CandidateState::Kept) {
                 $candidate->update(['state' => CandidateState::Kept, 'reason' => '']);

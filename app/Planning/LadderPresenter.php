@@ -137,9 +137,12 @@ final readonly class LadderPresenter
         $add = function (string $key, LadderRowKind $kind, string $label, int $price, ?int $target = null, ?int $rOf = null) use (&$rows, $draft, $input): void {
             $rows[] = $this->row($input, $draft, $key, $kind, $label, [$price, $price], target: $target, rOf: $rOf);
         };
-        if ($draft->entry !== null) {
-            // its R is 0 by definition, counted from the price with its tolerance
-            $add('entry', LadderRowKind::Entry, "{$draft->side->value} entry, {$draft->trigger->value}", $draft->entry, rOf: $draft->plannedEntry());
+        foreach ($draft->legs as $i => $leg) {
+            if ($leg->price !== null && $leg->kind->hasPrice()) {
+                // the R of the first is 0 by definition, counted from the price with its tolerance
+                $what = str_replace('_', ' ', $leg->kind->value).($i === 0 ? '' : ", \"{$leg->name}\"");
+                $add($i === 0 ? 'entry' : "leg-{$i}", LadderRowKind::Entry, "{$draft->side->value} entry, {$what}", $leg->price, $i === 0 ? null : $i, $leg->plannedPrice($draft->side));
+            }
         }
         if ($draft->stop !== null) {
             $add('stop', LadderRowKind::Stop, 'stop', $draft->stop);

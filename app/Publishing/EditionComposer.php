@@ -149,7 +149,7 @@ final readonly class EditionComposer
         $grid = $candidate->instrument->grid();
         $entryUntil = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
         $setup = $draft->toSetup($grid, $publishedAt, $entryUntil);
-        $scale = $draft->rScale() ?? throw new \LogicException('A setup needs entry and stop.');
+        $scale = $setup->rScale($this->bars->lastClose($candidate->instrument));
 
         return [
             'key' => $key,

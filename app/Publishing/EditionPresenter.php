@@ -28,11 +28,9 @@ use Illuminate\Support\Collection;
 use Watchpost\Core\Market\InstrumentKind;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
-use Watchpost\Core\Setups\BreakTrigger;
-use Watchpost\Core\Setups\RScale;
+use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Target;
-use Watchpost\Core\Setups\TriggerKind;
 
 /**
  * Shows an edition as a reader of a tier sees it. Everything comes from the sealed document; what the tier may not
@@ -175,22 +173,23 @@ final readonly class EditionPresenter
         $sealed = $this->editions->read($document, $candidate);
         $setup = $sealed->setup;
         $grid = $sealed->grid;
-        $scale = new RScale($setup->entryPrices()[0], $setup->stop);
+        $close = $grid->units($candidate['last_close']);
+        $scale = $setup->rScale($close);
         $outcome = $published?->outcome;
 
         return new EditionSetupData(
             $part['key'],
             $setup->side,
-            $setup->legs[0]->trigger instanceof BreakTrigger ? TriggerKind::Break : TriggerKind::Touch,
+            str_replace('_', ' ', implode(', then ', array_map(static fn (Leg $leg): string => $leg->trigger::kind(), $setup->legs))),
             $sealed->sentence,
-            $grid->format($scale->entry),
+            implode(' and ', array_map($grid->format(...), $setup->entryPrices())) ?: 'the open',
             $grid->format($setup->stop),
             $setup->cancel === null ? null : $grid->format($setup->cancel->price),
             array_map(static fn (Target $target): TargetData => new TargetData($grid->format($target->price), (string) $target->share, $scale->at($target->price)), $setup->targets),
             $part['risk'],
             $this->times->full($setup->entryUntil),
             new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
-            StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $grid->units($candidate['last_close']))),
+            StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $close)),
             $published === null || $outcome === null ? null : $this->outcomes->present($published, $sealed, $outcome),
         );
     }

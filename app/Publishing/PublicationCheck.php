@@ -7,21 +7,27 @@ namespace App\Publishing;
 use App\Clock\MarketClock;
 use App\Data\CheckLineData;
 use App\Enums\CandidateState;
-use App\Market\BarRepository;
+use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Plan;
 use App\Planning\GoodUntil;
+use App\Planning\ModelAccount;
+use App\Planning\SetupReading;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 
 /** What stops a plan from being published, and what its author should look at before. */
 final readonly class PublicationCheck
 {
+    /** Day bars behind a warning. */
+    private const SERIES = 60;
+
     public function __construct(
         private ExchangeCalendar $calendar,
         private MarketClock $clock,
         private GoodUntil $goodUntil,
-        private BarRepository $bars,
+        private ChartBuilder $charts,
+        private SetupReading $reading,
     ) {
     }
 
@@ -59,7 +65,7 @@ final readonly class PublicationCheck
             return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];
         }
         if (! $draft->isComplete()) {
-            return [new CheckLineData(true, "{$symbol}: the setup has no ".($draft->entry === null ? 'entry' : 'stop').' yet.', $candidate->id)];
+            return [new CheckLineData(true, "{$symbol}: the setup has no ".implode(' and no ', $draft->missing()).' yet.', $candidate->id)];
         }
         try {
             $now = $this->clock->moment();
@@ -67,14 +73,14 @@ final readonly class PublicationCheck
         } catch (InvalidInput $fault) {
             return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
         }
-        $close = $this->bars->lastClose($candidate->instrument);
         $lines = [];
         $end = $this->goodUntil->endOf($candidate->instrument);
         if ($end !== null && $setup->entryUntil > $end) {
             $lines[] = new CheckLineData(true, "{$symbol}: the contract ends on {$candidate->instrument->last_session}, before the setup does.", $candidate->id);
         }
-        if ($close !== null && $setup->wouldFillAt($close)) {
-            $lines[] = new CheckLineData(false, "{$symbol}: price is at the entry already, it would be filled at the next open.", $candidate->id);
+        $series = $this->charts->series($candidate->instrument, self::SERIES);
+        foreach ($this->reading->warnings($candidate, $setup, $series, $this->charts->atr($series), ModelAccount::of($plan->author)) as $warning) {
+            $lines[] = new CheckLineData(false, "{$symbol}: ".lcfirst($warning), $candidate->id);
         }
         if ($setup->targets === []) {
             $lines[] = new CheckLineData(false, "{$symbol}: no target is set, so only the stop ends it.", $candidate->id);

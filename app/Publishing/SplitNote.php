@@ -49,7 +49,7 @@ final readonly class SplitNote
         }
 
         return $words.': '.implode(', ', [
-            $now('entry', $setup->entryPrices()[0]),
+            ...array_map(static fn (int $price): string => $now('entry', $price), array_values($setup->entryPrices())),
             $now('stop', $setup->stop),
             ...array_map(static fn (Target $target, int $i): string => $now('target '.($i + 1), $target->price), $setup->targets, array_keys($setup->targets)),
         ]).'. R does not change.';

@@ -66,7 +66,7 @@ final class MarkAndPlanTest extends TestCase
 
     public function testThreeKeysMakeASetupFromLevels(): void
     {
-        $this->use($this->price('OAKL.Q', -0.01), 'entry')->assertJsonPath('setup.trigger', 'touch')->assertJsonPath('setup.missing', ['stop']);
+        $this->use($this->price('OAKL.Q', -0.01), 'entry')->assertJsonPath('setup.legs.0.kind', 'touch')->assertJsonPath('setup.missing', ['stop']);
         $this->use($this->price('OAKL.Q', -0.03), 'stop')->assertJsonPath('setup.missing', []);
         $response = $this->use($this->price('OAKL.Q', 0.04), 'target');
 
@@ -85,7 +85,7 @@ final class MarkAndPlanTest extends TestCase
         $this->change(['targets' => [['price' => '59.00', 'share' => '1']]])->assertStatus(422)->assertJsonValidationErrors('targets.0.price');
         $this->use('57.00', 'target')->assertStatus(422)->assertJsonValidationErrors('targets.0.price');
         $this->change(['good_for' => 0])->assertStatus(422)->assertJsonValidationErrors('good_for');
-        $this->getJson("/plan/mark/{$this->candidate->id}/workbench")->assertJsonPath('setup.entry', '60.00')->assertJsonPath('setup.stop', '58.00')->assertJsonPath('setup.targets', []);
+        $this->getJson("/plan/mark/{$this->candidate->id}/workbench")->assertJsonPath('setup.legs.0.price', '60.00')->assertJsonPath('setup.stop', '58.00')->assertJsonPath('setup.targets', []);
     }
 
     public function testACandidateThatWasPassedIsKeptAgainOnceItIsPlanned(): void
@@ -99,16 +99,16 @@ final class MarkAndPlanTest extends TestCase
 
     public function testAToleranceIsAPriceOrNone(): void
     {
-        $this->change(['entry' => '60.00', 'within' => '0.10'])->assertJsonPath('setup.within', '0.10');
+        $this->change(['entry' => '60.00', 'within' => '0.10'])->assertJsonPath('setup.legs.0.within', '0.10');
         $this->change(['within' => 'some'])->assertStatus(422)->assertJsonValidationErrors('entry.within');
-        $this->change(['within' => '0.00'])->assertJsonPath('setup.within', '0.00');
+        $this->change(['within' => '0.00'])->assertJsonPath('setup.legs.0.within', '0.00');
         $this->change(['within' => null])->assertOk();
     }
 
     public function testTurningTheSideClearsWhatNoLongerFits(): void
     {
         $this->change(['entry' => '60.00', 'stop' => '58.00', 'targets' => [['price' => '66.00', 'share' => '1']]])->assertOk();
-        $this->change(['side' => 'short'])->assertOk()->assertJsonPath('setup.entry', '60.00')->assertJsonPath('setup.stop', null)->assertJsonPath('setup.targets', []);
+        $this->change(['side' => 'short'])->assertOk()->assertJsonPath('setup.legs.0.price', '60.00')->assertJsonPath('setup.stop', null)->assertJsonPath('setup.targets', []);
     }
 
     public function testEveryChangeCanBeUndoneAndMadeAgain(): void
@@ -149,7 +149,7 @@ final class MarkAndPlanTest extends TestCase
 
         $this->postJson('/plan/undo')->assertJsonPath('message', 'Undone: remove OAKL.Q.');
         self::assertModelExists($this->candidate);
-        self::assertSame(6000, $this->candidate->refresh()->setup?->entry);
+        self::assertSame(6000, $this->candidate->refresh()->setup?->legs[0]['price']);
     }
 
     public function testAChangeThatChangesNothingIsNotRemembered(): void

@@ -48,7 +48,7 @@ final class SplitTest extends TestCase
 
         $after = Setup::query()->sole();
         self::assertSame(1_200, Level::query()->sole()->price);
-        self::assertEqualsWithDelta([$setup->entry / 4, $setup->stop / 4, $setup->targets[0]['price'] / 4], [$after->entry, $after->stop, $after->targets[0]['price']], 0.5);
+        self::assertEqualsWithDelta([$setup->legs[0]['price'] / 4, $setup->stop / 4, $setup->targets[0]['price'] / 4], [$after->legs[0]['price'], $after->stop, $after->targets[0]['price']], 0.5);
         self::assertEqualsWithDelta($close / 4, app(BarRepository::class)->days($this->instrument('TARN.Q'), 9)->close[6], 0.5, 'the close of the 20th, adjusted');
         self::assertSame($close, DB::table('bars')->where(['instrument_id' => $this->instrument('TARN.Q')->id, 'session' => '2024-11-20', 'timeframe' => '1d'])->value('close'), 'stored as it was traded');
         $this->postJson('/plan/undo')->assertJson(['message' => null], false);

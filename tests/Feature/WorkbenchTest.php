@@ -48,7 +48,7 @@ final class WorkbenchTest extends TestCase
         $this->actingAs($this->author)->patchJson("/plan/mark/{$candidate->id}/setup", ['trigger' => 'break'])->assertOk();
 
         self::assertCount(1, $this->workbench($candidate)['setup']['warnings']);
-        $this->get('/plan/publish')->assertInertia(fn ($page) => $page->where('check.0.stops', false)->where('check.0.message', 'OAKL.Q: price is at the entry already, it would be filled at the next open.'));
+        $this->get('/plan/publish')->assertInertia(fn ($page) => $page->where('check.0.stops', false)->where('check.0.message', 'OAKL.Q: price is at the entry already: it would be filled at the next open.'));
     }
 
     public function testGoodUntilFollowsTheCalendar(): void

@@ -5,105 +5,142 @@ declare(strict_types=1);
 namespace Watchpost\Core\Setups;
 
 use Brick\Math\BigDecimal;
-use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Conditions\Condition;
+use Watchpost\Core\Setups\Conditions\Conditions;
+use Watchpost\Core\Setups\StopMoves\StopMove;
+use Watchpost\Core\Setups\StopMoves\StopMoveReader;
 
 /**
  * A setup while it is being planned: prices may still be missing, but what is there must already fit together.
  */
 final readonly class Draft
 {
+    /** The name of the only leg, or the first. */
     public const LEG = 'entry';
-    public const MOST_TARGETS = 2;
+    public const MOST_LEGS = 4;
+    public const MOST_TARGETS = 5;
 
     /**
-     * @param int               $within  tolerance of a touch, in units
-     * @param list<DraftTarget> $targets
-     * @param int               $goodFor sessions for which the entry may wait, the session of the plan being the first
+     * @param non-empty-list<DraftLeg>                       $legs
+     * @param list<DraftTarget>                              $targets
+     * @param int                                            $goodFor     sessions for which the entry may wait, the session of the plan being the first
+     * @param CloseRule|null                                 $stopCloses  null for a stop by touch
+     * @param list<array<string, mixed>>                     $conditions  in the form of rules.md
+     * @param list<array<string, array<string, mixed>>>      $stopMoves   likewise
+     * @param array{session: int, gap_min_percent?: string}|null $openExit likewise
      */
     public function __construct(
         public Side $side,
-        public TriggerKind $trigger,
-        public ?int $entry,
-        public int $within,
-        public bool $noChase,
+        public array $legs,
         public ?int $stop,
-        public ?int $cancel,
         public array $targets,
         public int $goodFor,
+        public ?int $cancel = null,
+        public ?CloseRule $stopCloses = null,
+        public CancelSide $cancelSide = CancelSide::Stop,
+        public ?CloseRule $cancelCloses = null,
+        public array $conditions = [],
+        public array $stopMoves = [],
+        public ?int $timeStop = null,
+        public ?array $openExit = null,
     ) {
     }
 
     /** A setup of which nothing is known yet; a long, until something says otherwise. */
     public static function blank(int $goodFor): self
     {
-        return new self(Side::Long, TriggerKind::Touch, null, 0, false, null, null, [], $goodFor);
+        return new self(Side::Long, [new DraftLeg()], null, [], $goodFor);
+    }
+
+    public function entry(): DraftLeg
+    {
+        return $this->legs[0];
     }
 
     /**
      * The entry put at a price. How it is reached follows from where price stands: a price it would come back to is
-     * a touch, one it would go through is a break.
+     * a touch, one it would go through is a break; a kind that fits as well is kept.
      *
      * @param int $close the last close, in units
      */
     public function withEntry(int $price, int $close): self
     {
-        $comesBack = ($close - $price) * $this->side->sign() > 0;
+        $offered = TriggerKind::offered(($close - $price) * $this->side->sign() > 0);
+        $entry = $this->entry();
+        $kind = $entry->price !== null && in_array($entry->kind, $offered, true) ? $entry->kind : $offered[0];
 
-        return $this->replace(['trigger' => $comesBack ? TriggerKind::Touch : TriggerKind::Break, 'entry' => $price]);
+        return $this->withLeg(0, $entry->replace(['kind' => $kind, 'price' => $price]));
+    }
+
+    public function withLeg(int $index, DraftLeg $leg): self
+    {
+        $legs = $this->legs;
+        $legs[$index] = $leg;
+
+        return $this->replace(['legs' => array_values($legs)]);
     }
 
     /** The stop put at a price; while there is no entry, its side of the last close decides the side of the trade. */
     public function withStop(int $price, int $close): self
     {
-        $side = $this->entry === null && $this->targets === [] ? ($price > $close ? Side::Short : Side::Long) : $this->side;
+        $side = $this->entry()->price === null && $this->targets === [] ? ($price > $close ? Side::Short : Side::Long) : $this->side;
 
         return $this->replace(['side' => $side, 'stop' => $price]);
     }
 
-    /** One more target, in its place in the order away from the entry; all take equal shares. */
+    /** One more target, in its place in the order away from the entry; all take equal shares, the last what is left. */
     public function withTarget(int $price): self
     {
         $prices = [...$this->targetPrices(), $price];
         usort($prices, fn (int $a, int $b): int => ($a - $b) * $this->side->sign());
-        $share = (string) BigDecimal::one()->dividedBy(count($prices), 2, RoundingMode::DOWN)->stripTrailingZeros();
+        $share = BigDecimal::one()->dividedBy(count($prices), 2, RoundingMode::DOWN);
+        $last = BigDecimal::one()->minus($share->multipliedBy(count($prices) - 1));
 
-        return $this->replace(['targets' => array_map(static fn (int $price): DraftTarget => new DraftTarget($price, $share), $prices)]);
+        return $this->replace(['targets' => array_map(
+            static fn (int $price, int $i): DraftTarget => new DraftTarget($price, (string) ($i === count($prices) - 1 ? $last : $share)->stripTrailingZeros()),
+            $prices,
+            array_keys($prices),
+        )]);
     }
 
-    /** The other side: what lay on the losing side no longer does, so stop, targets and cancel are taken away. */
+    /** The other side: what lay on the losing side no longer does, so stop, targets, moves and cancel are taken away. */
     public function turned(Side $side): self
     {
-        return $side === $this->side ? $this : $this->replace(['side' => $side, 'stop' => null, 'cancel' => null, 'targets' => []]);
+        return $side === $this->side ? $this : $this->replace(['side' => $side, 'stop' => null, 'cancel' => null, 'targets' => [], 'stopMoves' => []]);
     }
 
     /** @param array<string, mixed> $changes by property */
     public function replace(array $changes): self
     {
-        /** @var array{side: Side, trigger: TriggerKind, entry: ?int, within: int, noChase: bool, stop: ?int, cancel: ?int, targets: list<DraftTarget>, goodFor: int} $values */
+        /** @var array{side: Side, legs: non-empty-list<DraftLeg>, stop: ?int, targets: list<DraftTarget>, goodFor: int, cancel: ?int, stopCloses: ?CloseRule, cancelSide: CancelSide, cancelCloses: ?CloseRule, conditions: list<array<string, mixed>>, stopMoves: list<array<string, array<string, mixed>>>, timeStop: ?int, openExit: array{session: int, gap_min_percent?: string}|null} $values */
         $values = array_replace(get_object_vars($this), $changes);
 
         return new self(...$values);
     }
 
-    /** The price from which planned risk counts: of a touch, with its tolerance. */
+    /** The price of the first leg from which planned risk counts: with its tolerance. */
     public function plannedEntry(): ?int
     {
-        if ($this->entry === null) {
-            return null;
-        }
-
-        return $this->trigger === TriggerKind::Touch ? $this->entry + $this->side->sign() * $this->within : $this->entry;
+        return $this->entry()->plannedPrice($this->side);
     }
 
     public function isComplete(): bool
     {
-        return $this->entry !== null && $this->stop !== null;
+        return $this->missing() === [];
+    }
+
+    /** @return list<string> what must still be set: "entry", "stop" */
+    public function missing(): array
+    {
+        $complete = array_filter($this->legs, static fn (DraftLeg $leg): bool => ! $leg->isComplete()) === [];
+
+        return [...($complete ? [] : ['entry']), ...($this->stop === null ? ['stop'] : [])];
     }
 
     /** @return list<int> in units */
@@ -112,23 +149,76 @@ final readonly class Draft
         return array_map(static fn (DraftTarget $target): int => $target->price, $this->targets);
     }
 
-    /** Null until entry and stop are set. */
-    public function rScale(): ?RScale
+    /**
+     * Null until entry and stop are set.
+     *
+     * @param int|null $open the price taken for an entry at an open, which has none of its own
+     */
+    public function rScale(?int $open = null): ?RScale
     {
-        $entry = $this->plannedEntry();
-
-        return $entry === null || $this->stop === null || $entry === $this->stop ? null : new RScale($entry, $this->stop);
+        $entries = [];
+        foreach ($this->legs as $leg) {
+            $price = $leg->plannedPrice($this->side) ?? ($leg->kind->hasPrice() ? null : $open);
+            $share = ShareText::read($leg->share);
+            if ($price !== null && $share !== null) {
+                $entries[] = [$price, $share];
+            }
+        }
+        if ($entries === [] || $this->stop === null) {
+            return null;
+        }
+        try {
+            return RScale::between($entries, $this->stop);
+        } catch (\InvalidArgumentException) {
+            return null; // entry and stop are the same
+        }
     }
 
     /**
      * What the rules forbid in what is there so far.
      *
      * @return list<Problem> with the paths entry.price, entry.within, stop.price, cancel.price, targets.N.price,
-     *                       targets.N.share, good_for
+     *                       targets.N.share, good_for, legs.N.*, conditions.N.*, stop_moves.N.*, open_exit.*
      */
     public function problems(PriceGrid $grid): array
     {
-        return [...$this->gridProblems($grid), ...$this->orderProblems($grid), ...$this->shareProblems()];
+        $problems = [...$this->gridProblems($grid), ...$this->orderProblems($grid), ...$this->shareProblems(), ...$this->partProblems($grid)];
+        if ($problems !== [] || ! $this->isComplete()) {
+            return $problems;
+        }
+        try {
+            $this->toSetup($grid, 0, 1);
+        } catch (InvalidInput $fault) {
+            return [new Problem($this->fieldOf($fault->path), ucfirst($fault->getMessage()).'.')];
+        }
+
+        return [];
+    }
+
+    /**
+     * The conditions as they will be judged.
+     *
+     * @return list<Condition>
+     *
+     * @throws InvalidInput with the path conditions.N.*
+     */
+    public function readConditions(PriceGrid $grid): array
+    {
+        return array_map(static fn (array $rules, int $i): Condition => Conditions::read(Node::of($rules, "conditions.{$i}"), $grid), $this->conditions, array_keys($this->conditions));
+    }
+
+    /**
+     * The moves of the stop as they will be judged.
+     *
+     * @return list<StopMove>
+     *
+     * @throws InvalidInput with the path stop_moves.N.*
+     */
+    public function readStopMoves(PriceGrid $grid): array
+    {
+        $reader = new StopMoveReader($grid, TimeFrame::FiveMinutes, count($this->targets));
+
+        return array_map(static fn (array $rules, int $i): StopMove => $reader->read(Node::of($rules, "stop_moves.{$i}")), $this->stopMoves, array_keys($this->stopMoves));
     }
 
     /**
@@ -140,32 +230,29 @@ final readonly class Draft
      */
     public function toRules(PriceGrid $grid, int $publishedAt, int $entryUntil): array
     {
-        if ($this->entry === null || $this->stop === null) {
+        if ($this->stop === null || ! $this->isComplete()) {
             throw new \LogicException('A setup without entry and stop cannot be published.');
-        }
-        $trigger = ['kind' => $this->trigger->value, 'price' => $grid->format($this->entry)];
-        if ($this->trigger === TriggerKind::Touch && $this->within > 0) {
-            $trigger['within'] = $grid->format($this->within);
-        }
-        if ($this->trigger === TriggerKind::Break && $this->noChase) {
-            $trigger['no_chase'] = true;
         }
         $rules = [
             'side' => $this->side->value,
             'published_at' => Instant::format($publishedAt),
             'entry_until' => Instant::format($entryUntil),
-            'legs' => [['name' => self::LEG, 'share' => '1', 'trigger' => $trigger]],
-            'stop' => ['price' => $grid->format($this->stop), 'basis' => 'touch'],
-            'targets' => [],
+            'legs' => array_map(static fn (DraftLeg $leg): array => $leg->toRules($grid), $this->legs),
+            'stop' => ['price' => $grid->format($this->stop)] + ($this->stopCloses?->toRules() ?? ['basis' => 'touch']),
+            'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $grid->format($target->price), 'share' => $target->share], $this->targets),
         ];
-        foreach ($this->targets as $target) {
-            $rules['targets'][] = ['price' => $grid->format($target->price), 'share' => $target->share];
-        }
         if ($this->cancel !== null) {
-            $rules['cancel'] = ['basis' => 'touch', 'price' => $grid->format($this->cancel)];
+            $rules['cancel'] = ($this->cancelCloses?->toRules() ?? ['basis' => 'touch'])
+                + ['price' => $grid->format($this->cancel)]
+                + ($this->cancelSide === CancelSide::Target ? ['side' => $this->cancelSide->value] : []);
         }
 
-        return $rules;
+        return $rules + array_filter([
+            'conditions' => $this->conditions,
+            'stop_moves' => $this->stopMoves,
+            'time_stop_sessions' => $this->timeStop,
+            'open_exit' => $this->openExit,
+        ], static fn (mixed $part): bool => $part !== null && $part !== []);
     }
 
     /**
@@ -173,35 +260,54 @@ final readonly class Draft
      *
      * @throws InvalidInput when the rules refuse it
      */
-    public function toSetup(PriceGrid $grid, int $publishedAt, int $entryUntil): Setup
+    public function toSetup(PriceGrid $grid, int $publishedAt, int $entryUntil, TimeFrame $base = TimeFrame::FiveMinutes): Setup
     {
-        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil), 'setup'), $grid, TimeFrame::Day);
+        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil), 'setup'), $grid, $base);
+    }
+
+    /** A path of the rules as the field of the draft: the first leg is the entry. */
+    private function fieldOf(string $path): string
+    {
+        $field = preg_replace(['/^setup\./', '/^legs\.(\d+)\.trigger\./'], ['', 'legs.$1.'], $path) ?? $path;
+
+        return str_starts_with($field, 'legs.0.') ? 'entry.'.substr($field, 7) : $field;
     }
 
     /** @return list<Problem> */
     private function gridProblems(PriceGrid $grid): array
     {
-        $prices = ['entry.price' => $this->entry, 'entry.within' => $this->within, 'stop.price' => $this->stop, 'cancel.price' => $this->cancel];
+        $prices = ['stop.price' => $this->stop, 'cancel.price' => $this->cancel];
+        $problems = [];
+        foreach ($this->legs as $i => $leg) {
+            $field = $i === 0 ? 'entry' : "legs.{$i}";
+            $prices["{$field}.price"] = $leg->price;
+            $prices["{$field}.worst"] = $leg->worst;
+            foreach (['within' => $leg->within, 'beyond' => $leg->beyond] as $name => $distance) {
+                if ($distance < 0) {
+                    $problems[] = new Problem("{$field}.{$name}", 'The '.($name === 'within' ? 'tolerance' : 'distance').' must not be below 0.');
+                } elseif (! $grid->onTick($distance)) {
+                    $problems[] = new Problem("{$field}.{$name}", $this->offTick($grid, $distance));
+                }
+            }
+            if (($leg->plannedPrice($this->side) ?? 1) <= 0) {
+                $problems[] = new Problem("{$field}.within", 'The tolerance leaves no price above 0 to be filled at.');
+            }
+        }
         foreach ($this->targets as $i => $target) {
             $prices["targets.{$i}.price"] = $target->price;
         }
-        $problems = [];
+        foreach (array_filter($prices, static fn (?int $price): bool => $price !== null) as $path => $price) {
+            if ($price <= 0) {
+                $problems[] = new Problem($path, 'A price must be above 0.');
+            } elseif (! $grid->onTick($price)) {
+                $problems[] = new Problem($path, $this->offTick($grid, $price));
+            }
+        }
         if (count($this->targets) > self::MOST_TARGETS) {
             $problems[] = new Problem('targets.'.self::MOST_TARGETS.'.price', 'A setup has at most '.self::MOST_TARGETS.' targets.');
         }
-        foreach ($prices as $path => $price) {
-            if ($price === null) {
-                continue;
-            }
-            if ($price < 0 || ($price === 0 && $path !== 'entry.within')) {
-                $problems[] = new Problem($path, $path === 'entry.within' ? 'The tolerance must not be below 0.' : 'A price must be above 0.');
-            } elseif (! $grid->onTick($price)) {
-                $problems[] = new Problem($path, "{$grid->format($price)} is between two ticks of {$grid->format($grid->tick)}.");
-            }
-        }
-        $planned = $this->plannedEntry();
-        if ($planned !== null && $planned <= 0) {
-            $problems[] = new Problem('entry.within', 'The tolerance leaves no price above 0 to be filled at.');
+        if (count($this->legs) > self::MOST_LEGS) {
+            $problems[] = new Problem('legs.'.self::MOST_LEGS.'.price', 'An entry has at most '.self::MOST_LEGS.' parts.');
         }
         if ($this->goodFor < 1) {
             $problems[] = new Problem('good_for', 'The setup must be good for at least 1 session.');
@@ -210,12 +316,33 @@ final readonly class Draft
         return $problems;
     }
 
+    private function offTick(PriceGrid $grid, int $units): string
+    {
+        return "{$grid->format($units)} is between two ticks of {$grid->format($grid->tick)}.";
+    }
+
     /** @return list<Problem> */
     private function orderProblems(PriceGrid $grid): array
     {
-        $entry = $this->plannedEntry();
+        $entries = array_filter(array_map(fn (DraftLeg $leg): ?int => $leg->plannedPrice($this->side), $this->legs), static fn (?int $price): bool => $price !== null);
 
-        return (new PriceOrder($this->side, $grid))->problems($entry === null ? [] : [$entry], $this->stop, $this->targetPrices());
+        return (new PriceOrder($this->side, $grid))->problems(array_values($entries), $this->stop, $this->targetPrices());
+    }
+
+    /** @return list<Problem> */
+    private function partProblems(PriceGrid $grid): array
+    {
+        try {
+            $this->readConditions($grid);
+            $this->readStopMoves($grid);
+            if ($this->openExit !== null) {
+                OpenExit::read(Node::of($this->openExit, 'open_exit'));
+            }
+        } catch (InvalidInput $fault) {
+            return [new Problem($fault->path, ucfirst($fault->getMessage()).'.')];
+        }
+
+        return $this->timeStop !== null && $this->timeStop < 1 ? [new Problem('time_stop', 'It must be at least 1 session.')] : [];
     }
 
     /** @return list<Problem> */
@@ -223,20 +350,29 @@ final readonly class Draft
     {
         $sum = BigDecimal::zero();
         foreach ($this->targets as $i => $target) {
-            try {
-                $share = BigDecimal::of($target->share);
-            } catch (MathException) {
-                return [new Problem("targets.{$i}.share", "\"{$target->share}\" is not a share.")];
-            }
-            if ($share->isNegativeOrZero()) {
-                return [new Problem("targets.{$i}.share", 'A share must be above 0.')];
+            $share = ShareText::read($target->share);
+            if ($share === null) {
+                return [new Problem("targets.{$i}.share", "\"{$target->share}\" is not a share above 0.")];
             }
             $sum = $sum->plus($share);
             if ($sum->isGreaterThan(1)) {
                 return [new Problem("targets.{$i}.share", 'The shares of the targets add up to '.$sum->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP).' %, more than all.')];
             }
         }
+        $sum = BigDecimal::zero();
+        $names = [];
+        foreach ($this->legs as $i => $leg) {
+            $share = ShareText::read($leg->share);
+            if ($share === null) {
+                return [new Problem("legs.{$i}.share", "\"{$leg->share}\" is not a share above 0.")];
+            }
+            if (isset($names[$leg->name])) {
+                return [new Problem("legs.{$i}.name", "There is a part \"{$leg->name}\" already.")];
+            }
+            $names[$leg->name] = true;
+            $sum = $sum->plus($share);
+        }
 
-        return [];
+        return $sum->isEqualTo(1) ? [] : [new Problem('legs.'.(count($this->legs) - 1).'.share', 'The parts of the entry add up to '.$sum->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP).' %, and must be all.')];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Watchpost\Core\Setups;
 
+use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 
@@ -26,6 +27,28 @@ final readonly class RScale
         if ($entry === $stop) {
             throw new \InvalidArgumentException('entry and stop must differ');
         }
+    }
+
+    /**
+     * The scale of a staged entry, from the average of its parts, rounded to a unit. The planned risk of the whole is
+     * the distance of that average from the stop.
+     *
+     * @param list<array{int, BigDecimal}> $entries planned price, in units, and share of each part
+     *
+     * @throws \InvalidArgumentException when there is no part, or their average is the stop
+     */
+    public static function between(array $entries, int $stop): self
+    {
+        $sum = $shares = BigDecimal::zero();
+        foreach ($entries as [$price, $share]) {
+            $sum = $sum->plus($share->multipliedBy($price));
+            $shares = $shares->plus($share);
+        }
+        if ($shares->isZero()) {
+            throw new \InvalidArgumentException('an entry needs a price');
+        }
+
+        return new self($sum->dividedBy($shares, 0, RoundingMode::HALF_UP)->toInt(), $stop);
     }
 
     /** R of a price, as a decimal string without a plus sign. */

@@ -48,7 +48,7 @@ final readonly class RStrip
      */
     public static function followed(Setup $setup, Outcome $outcome, ?int $fill, ?int $now): self
     {
-        $scale = new RScale($setup->entryPrices()[0], $setup->stop);
+        $scale = $setup->rScale($fill ?? $now ?? $setup->stop + $setup->side->sign());
         $fillR = $fill === null ? null : $scale->at($fill);
 
         return new self(

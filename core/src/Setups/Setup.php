@@ -115,6 +115,26 @@ final readonly class Setup
         return $risk;
     }
 
+    /**
+     * The setup's prices in R: 0 at the average planned entry of all legs, -1 at the stop.
+     *
+     * @param int|null $open the price taken for legs that fill at an open and have none of their own
+     *
+     * @throws \InvalidArgumentException when no leg has a price
+     */
+    public function rScale(?int $open = null): RScale
+    {
+        $entries = [];
+        foreach ($this->legs as $i => $leg) {
+            $price = $this->entryPrices()[$i] ?? $open;
+            if ($price !== null) {
+                $entries[] = [$price, $leg->share];
+            }
+        }
+
+        return RScale::between($entries, $this->stop);
+    }
+
     /** Whether an open at a price, in units, would fill a leg at once, other than one that always fills at an open. */
     public function wouldFillAt(int $price): bool
     {

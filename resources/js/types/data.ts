@@ -6,6 +6,8 @@ export type AverageKind = 'sma' | 'ema';
 
 export type BarMarkKind = 'roll' | 'split' | 'earnings' | 'missing';
 
+export type CancelSide = 'stop' | 'target';
+
 export type CandidateState = 'new' | 'kept' | 'passed';
 
 export type ImportKind = 'bars' | 'instruments' | 'events';
@@ -44,7 +46,7 @@ export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo'
 
 export type TouchKind = 'held' | 'broke' | 'role_change';
 
-export type TriggerKind = 'touch' | 'break';
+export type TriggerKind = 'touch' | 'break' | 'close_beyond' | 'retest' | 'overshoot' | 'open' | 'market';
 
 export interface AverageLineData {
     name: string;
@@ -173,6 +175,23 @@ export interface ClockData {
     run: MarketRunData | null;
 }
 
+export interface CloseRuleData {
+    timeframe: TimeFrame;
+    times: number;
+}
+
+export interface ConditionData {
+    kind: string;
+    value: string | null;
+    type: string | null;
+    period: string | null;
+    symbol: string | null;
+    price: string | null;
+    from: string | null;
+    to: string | null;
+    text: string;
+}
+
 export interface CorrectionData {
     when: string;
     timeFrame: string;
@@ -251,7 +270,7 @@ export interface EditionPartData {
 export interface EditionSetupData {
     key: string;
     side: Side;
-    trigger: TriggerKind;
+    trigger: string;
     sentence: string;
     entry: string;
     stop: string;
@@ -283,6 +302,12 @@ export interface ExpectedRangeData {
 }
 
 export interface FactData {
+    label: string;
+    value: string;
+    note: string;
+}
+
+export interface FigureData {
     label: string;
     value: string;
     note: string;
@@ -451,6 +476,24 @@ export interface LadderRowData {
     upper: (number | null)[];
 }
 
+export interface LegData {
+    name: string;
+    share: string;
+    kind: TriggerKind;
+    price: string | null;
+    within: string;
+    noChase: boolean;
+    timeframe: TimeFrame;
+    times: number;
+    nextOpen: boolean;
+    beyond: string;
+    bars: number;
+    worst: string | null;
+    gapMin: string | null;
+    gapMax: string | null;
+    needs: string | null;
+}
+
 export interface LevelChangeData {
     at: string;
     by: string;
@@ -592,6 +635,11 @@ export interface OddsData {
     tooFew: boolean;
     allCases: number;
     allShare: number;
+}
+
+export interface OpenExitData {
+    session: number;
+    gapMin: string | null;
 }
 
 export interface OutcomeData {
@@ -759,22 +807,50 @@ export interface SessionData {
 export interface SetupData {
     begun: boolean;
     side: Side;
-    trigger: TriggerKind;
-    entry: string | null;
-    within: string;
-    noChase: boolean;
+    legs: LegData[];
+    offered: TriggerKind[];
     stop: string | null;
+    stopCloses: CloseRuleData | null;
     cancel: string | null;
+    cancelSide: CancelSide;
+    cancelCloses: CloseRuleData | null;
     targets: TargetData[];
+    conditions: ConditionData[];
+    stopMoves: StopMoveData[];
+    timeStop: number | null;
+    openExit: OpenExitData | null;
     goodFor: number;
     goodUntil: string;
     missing: string[];
     warnings: string[];
+    figures: FigureData[];
+    stopOffers: StopOfferData[];
     sentence: string | null;
+    short: string | null;
     risk: string | null;
     riskPercent: string | null;
     scale: RScaleData | null;
     strip: StripData | null;
+}
+
+export interface StopMoveData {
+    after: string;
+    afterValue: string | null;
+    to: string;
+    price: string | null;
+    number: string | null;
+    timeframe: string | null;
+    type: string | null;
+    period: string | null;
+    multiple: string | null;
+    bars: string | null;
+    text: string;
+}
+
+export interface StopOfferData {
+    price: string;
+    why: string;
+    distance: string;
 }
 
 export interface StripData {

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Clock\TimeLabel;
+use App\Data\CloseRuleData;
+use App\Data\LegData;
+use App\Data\OpenExitData;
+use App\Data\RScaleData;
+use App\Data\SetupData;
+use App\Data\StripData;
+use App\Data\TargetData;
+use App\Levels\LevelReading;
+use App\Models\Candidate;
+use App\Models\Plan;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Watchpost\Core\InvalidInput;
+use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\RStrip;
+use Watchpost\Core\Setups\Sentence;
+use Watchpost\Core\Setups\Setup;
+use Watchpost\Core\Setups\TriggerKind;
+use Watchpost\Core\Setups\Words;
+
+/** Shows the setup of a candidate while it is planned. */
+final readonly class SetupPresenter
+{
+    public function __construct(
+        private ExchangeCalendar $calendar,
+        private GoodUntil $goodUntil,
+        private TimeLabel $times,
+        private SetupReading $reading,
+        private StopOffers $offers,
+    ) {
+    }
+
+    /**
+     * @param list<LevelReading> $levels the author's own
+     * @param float|null         $atr    average true range, in units
+     */
+    public function present(Candidate $candidate, Plan $plan, Draft $draft, Series $series, array $levels, ?float $atr): SetupData
+    {
+        $grid = $series->grid;
+        $close = $series->lastClose();
+        $scale = $draft->rScale($close);
+        $setup = $this->complete($candidate, $plan, $draft);
+        $account = ModelAccount::of($plan->author);
+        $format = static fn (?int $price): ?string => $price === null ? null : $grid->format($price);
+        $words = new Words($draft->side, $grid, $this->calendar->zone);
+
+        return new SetupData(
+            $candidate->setup !== null,
+            $draft->side,
+            array_map(static fn ($leg): LegData => LegData::of($leg, $grid), $draft->legs),
+            $this->offered($draft, $close),
+            $format($draft->stop),
+            CloseRuleData::of($draft->stopCloses),
+            $format($draft->cancel),
+            $draft->cancelSide,
+            CloseRuleData::of($draft->cancelCloses),
+            array_map(static fn ($target): TargetData => new TargetData($grid->format($target->price), $target->share, $scale?->at($target->price)), $draft->targets),
+            array_map(static fn (array $rules, $condition) => SetupParts::conditionData($rules, $condition, $words), $draft->conditions, $draft->readConditions($grid)),
+            array_map(static fn (array $rules, $move) => SetupParts::stopMoveData($rules, $move, $words), $draft->stopMoves, $draft->readStopMoves($grid)),
+            $draft->timeStop,
+            $draft->openExit === null ? null : new OpenExitData($draft->openExit['session'], $draft->openExit['gap_min_percent'] ?? null),
+            $draft->goodFor,
+            $this->times->shortDay($this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor)),
+            $draft->missing(),
+            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $series, $atr, $account),
+            $setup === null ? [] : $this->reading->figures($candidate, $setup, $series, $atr, $account),
+            $this->offers->of($draft, $series, $levels, $atr),
+            $this->sentence($setup, $grid),
+            $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->short($setup),
+            $scale === null ? null : $grid->format($scale->risk()),
+            $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
+            $scale === null ? null : new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
+            $this->strip($draft, $close),
+        );
+    }
+
+    /** The setup as it would be sealed; null while something is missing or does not fit. */
+    public function complete(Candidate $candidate, Plan $plan, Draft $draft): ?Setup
+    {
+        if (! $draft->isComplete()) {
+            return null;
+        }
+        $until = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
+        try {
+            // when it will be published is not known yet, and nothing shown depends on it
+            return $draft->toSetup($candidate->instrument->grid(), $until - 1, $until);
+        } catch (InvalidInput) {
+            return null; // the check before publication says what is wrong
+        }
+    }
+
+    public function sentence(?Setup $setup, PriceGrid $grid): ?string
+    {
+        return $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->of($setup);
+    }
+
+    public function strip(Draft $draft, ?int $close): ?StripData
+    {
+        $scale = $draft->rScale($close);
+
+        return $scale === null ? null : StripData::of(RStrip::planned($draft->side, $scale, $draft->targetPrices(), $close));
+    }
+
+    /** @return list<TriggerKind> those that fit where price stands first, then the others */
+    private function offered(Draft $draft, ?int $close): array
+    {
+        $price = $draft->entry()->price;
+        $first = $price === null || $close === null ? [] : TriggerKind::offered(($close - $price) * $draft->side->sign() > 0);
+
+        return [...$first, ...array_values(array_filter(TriggerKind::cases(), static fn (TriggerKind $kind): bool => ! in_array($kind, $first, true)))];
+    }
+}

@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Clock\MarketClock;
+use App\Data\FigureData;
+use App\Market\Calendars;
+use App\Market\Events;
+use App\Models\Candidate;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Setups\PlanFigures;
+use Watchpost\Core\Setups\Setup;
+
+/** What a complete setup promises, needs and risks, told beside it while it is planned; it warns, and never forbids. */
+final readonly class SetupReading
+{
+    /** Sessions over which a usual volume is taken. */
+    private const VOLUME_SESSIONS = 20;
+    /** A target further away than this many usual moves of the hold is far. */
+    private const FAR = 1.5;
+
+    public function __construct(private Events $events, private Calendars $calendars, private MarketClock $clock)
+    {
+    }
+
+    /**
+     * @param float|null $atr average true range, in units
+     *
+     * @return list<FigureData>
+     */
+    public function figures(Candidate $candidate, Setup $setup, Series $series, ?float $atr, ModelAccount $account): array
+    {
+        $close = $series->lastClose();
+        if ($close === null) {
+            return [];
+        }
+        $figures = new PlanFigures($setup, $close);
+        $blended = $figures->blendedR();
+        $rate = $figures->breakEvenRate();
+        $distance = $figures->distanceToEntry();
+        $hold = $this->hold($setup, $candidate);
+        $lines = [];
+        if ($blended !== null) {
+            $lines[] = new FigureData('All targets', self::signed($blended, 2).' R', 'if every target is reached');
+        }
+        if ($rate !== null) {
+            $lines[] = new FigureData('Breaks even', $rate->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP).' %', 'of such trades must win');
+        }
+        if ($distance !== null && $atr !== null && $atr > 0.0) {
+            $lines[] = new FigureData('To the entry', number_format($distance / $atr, 1, '.', '').' ATR', $distance > 0 ? 'from the last close' : 'price is there already');
+        }
+        $last = $setup->targets === [] ? null : $setup->targets[count($setup->targets) - 1];
+        if ($last !== null && $atr !== null && $atr > 0.0) {
+            $lines[] = new FigureData('Last target', number_format($this->reach($figures, $last->price) / $atr, 1, '.', '').' ATR', 'away; usual in '.$hold.' sessions: '.number_format(sqrt($hold), 1, '.', ''));
+        }
+
+        return [...$lines, ...$this->size($candidate, $figures, $series, $account)];
+    }
+
+    /**
+     * @param float|null $atr average true range, in units
+     *
+     * @return list<string>
+     */
+    public function warnings(Candidate $candidate, Setup $setup, Series $series, ?float $atr, ModelAccount $account): array
+    {
+        $close = $series->lastClose();
+        if ($close === null) {
+            return [];
+        }
+        $figures = new PlanFigures($setup, $close);
+        $blended = $figures->blendedR();
+        $hold = $this->hold($setup, $candidate);
+        $last = $setup->targets === [] ? null : $setup->targets[count($setup->targets) - 1];
+        $risk = $figures->risk()->toFloat();
+
+        return array_values(array_filter([
+            $setup->wouldFillAt($close) ? 'Price is at the entry already: it would be filled at the next open.' : null,
+            $blended !== null && $blended->isLessThan($account->leastReward) ? 'All targets together bring '.self::signed($blended, 2)." R, less than your {$account->leastReward} R." : null,
+            $atr !== null && $risk < (float) $account->noiseAtr * $atr ? 'The stop is '.number_format($risk / $atr, 1, '.', '')." ATR from the entry: inside the noise of your {$account->noiseAtr} ATR." : null,
+            $last !== null && $atr !== null && $this->reach($figures, $last->price) > self::FAR * sqrt($hold) * $atr ? "The last target is further away than price usually goes in {$hold} sessions." : null,
+            $this->eventWithin($candidate, $setup),
+            $this->volumeWarning($candidate, $figures, $series, $account),
+            ...$this->roundNumbers($setup, $series),
+        ], static fn (?string $line): bool => $line !== null));
+    }
+
+    /** @return list<FigureData> */
+    private function size(Candidate $candidate, PlanFigures $figures, Series $series, ModelAccount $account): array
+    {
+        $instrument = $candidate->instrument;
+        if ($instrument->currency !== $account->currency) {
+            return [new FigureData('Size', 'not told', "the account is in {$account->currency}, this in {$instrument->currency}")];
+        }
+        $may = BigDecimal::of($account->value)->multipliedBy($account->riskPercent)->dividedBy(100, 6, RoundingMode::DOWN);
+        $value = BigDecimal::of($instrument->point_value);
+        $units = $figures->size($may, $value, $instrument->lot, $instrument->decimals);
+        if ($units === 0) {
+            return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$account->riskPercent} % of the account")];
+        }
+        $lost = $figures->risk()->toBigRational()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
+        $worth = $figures->averageEntry()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
+        $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($account->value)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
+        $volume = $this->usualVolume($series);
+
+        return [
+            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat())." {$account->currency}, {$percent($worth, 0)} % of the account"),
+            new FigureData('At the stop', '−'.number_format($lost->toFloat())." {$account->currency}", "{$percent($lost, 2)} % of the account"),
+            ...($volume > 0.0 ? [new FigureData('Of a session', self::volumeShare($units, $volume).' %', 'of the usual volume')] : []),
+        ];
+    }
+
+    private function volumeWarning(Candidate $candidate, PlanFigures $figures, Series $series, ModelAccount $account): ?string
+    {
+        $instrument = $candidate->instrument;
+        $volume = $this->usualVolume($series);
+        if ($volume <= 0.0 || $instrument->currency !== $account->currency) {
+            return null;
+        }
+        $may = BigDecimal::of($account->value)->multipliedBy($account->riskPercent)->dividedBy(100, 6, RoundingMode::DOWN);
+        $units = $figures->size($may, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
+
+        return 100 * $units / $volume > (float) $account->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
+    }
+
+    private function eventWithin(Candidate $candidate, Setup $setup): ?string
+    {
+        $calendar = $this->calendars->of($candidate->instrument);
+        $from = $calendar->dateOf($this->clock->moment());
+        $to = $calendar->countedFrom($calendar->dateOf($setup->entryUntil), $setup->timeStop ?? 1)->date;
+        $earnings = $this->events->earningsBetween($candidate->instrument, $from, $to);
+
+        return $earnings === [] ? null : "Earnings on {$earnings[0]->date} fall into its time.";
+    }
+
+    /** @return list<string> */
+    private function roundNumbers(Setup $setup, Series $series): array
+    {
+        $named = [];
+        foreach ($setup->entryPrices() as $price) {
+            $named['The entry'] = $price;
+        }
+        foreach ($setup->targets as $i => $target) {
+            $named['Target '.($i + 1)] = $target->price;
+        }
+        $lines = [];
+        foreach ($named as $name => $price) {
+            // a tenth of the price's order of magnitude: 5.00 near 50, 50.00 near 500
+            $step = 10 ** max(0, strlen((string) $price) - 1) / 2;
+            if ($price % $step === 0) {
+                $lines[] = "{$name} is on the round number {$series->grid->format($price)}, which others see too.";
+            }
+        }
+
+        return $lines;
+    }
+
+    /** How many sessions it is planned to be held. */
+    private function hold(Setup $setup, Candidate $candidate): int
+    {
+        return $setup->timeStop ?? $candidate->setup->good_for ?? DraftSetups::USUAL_GOOD_FOR;
+    }
+
+    private function reach(PlanFigures $figures, int $target): float
+    {
+        return abs(BigRational::of($target)->minus($figures->averageEntry())->toFloat());
+    }
+
+    private function usualVolume(Series $series): float
+    {
+        $volumes = array_slice($series->volume, -self::VOLUME_SESSIONS);
+
+        return $volumes === [] ? 0.0 : array_sum($volumes) / count($volumes);
+    }
+
+    private static function volumeShare(int $units, float $volume): string
+    {
+        $percent = 100 * $units / $volume;
+
+        return $percent < 0.1 ? 'under 0.1' : number_format($percent, 1, '.', '');
+    }
+
+    private static function signed(BigRational $value, int $decimals): string
+    {
+        $text = (string) $value->toScale($decimals, RoundingMode::HALF_UP);
+
+        return str_starts_with($text, '-') ? '−'.substr($text, 1) : '+'.$text;
+    }
+}
