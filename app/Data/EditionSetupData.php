@@ -9,13 +9,16 @@ use Watchpost\Core\Setups\Side;
 /** A setup as it stands in the sealed edition. */
 final readonly class EditionSetupData
 {
-    /** @param list<TargetData> $targets */
+    /**
+     * @param list<string>     $entries planned prices of the parts of the entry that have one
+     * @param list<TargetData> $targets
+     */
     public function __construct(
         public string $key,
         public Side $side,
         public string $trigger,
         public string $sentence,
-        public string $entry,
+        public array $entries,
         public string $stop,
         public ?string $cancel,
         public array $targets,

@@ -6,7 +6,7 @@ namespace App\Data;
 
 use App\Reading\Limits;
 
-/** The author's own limits: where a fact stands out, and when a level is laid aside by itself. */
+/** The author's own limits: where a fact stands out, when a level is laid aside by itself, what is asked of a setup. */
 final readonly class LimitsData
 {
     public function __construct(
@@ -19,11 +19,16 @@ final readonly class LimitsData
         public int $brokenFor,
         public float $farAt,
         public int $farFor,
+        public int $accountValue,
+        public float $riskPercent,
+        public float $leastReward,
+        public float $noiseAtr,
+        public float $volumeShare,
     ) {
     }
 
     public static function of(Limits $limits): self
     {
-        return new self($limits->relativeVolume, $limits->stretchAtr, $limits->deviations, $limits->streak, $limits->earningsSessions, $limits->turnover, $limits->brokenFor, $limits->farAt, $limits->farFor);
+        return new self($limits->relativeVolume, $limits->stretchAtr, $limits->deviations, $limits->streak, $limits->earningsSessions, $limits->turnover, $limits->brokenFor, $limits->farAt, $limits->farFor, $limits->accountValue, $limits->riskPercent, $limits->leastReward, $limits->noiseAtr, $limits->volumeShare);
     }
 }

@@ -140,7 +140,7 @@ final readonly class LadderPresenter
         foreach ($draft->legs as $i => $leg) {
             if ($leg->price !== null && $leg->kind->hasPrice()) {
                 // the R of the first is 0 by definition, counted from the price with its tolerance
-                $what = str_replace('_', ' ', $leg->kind->value).($i === 0 ? '' : ", \"{$leg->name}\"");
+                $what = str_replace('_', ' ', $leg->kind->value).($i === 0 ? '' : ", “{$leg->name}”");
                 $add($i === 0 ? 'entry' : "leg-{$i}", LadderRowKind::Entry, "{$draft->side->value} entry, {$what}", $leg->price, $i === 0 ? null : $i, $leg->plannedPrice($draft->side));
             }
         }

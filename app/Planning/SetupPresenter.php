@@ -15,6 +15,7 @@ use App\Data\TargetData;
 use App\Levels\LevelReading;
 use App\Models\Candidate;
 use App\Models\Plan;
+use App\Reading\Limits;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\InvalidInput;
@@ -50,7 +51,7 @@ final readonly class SetupPresenter
         $close = $series->lastClose();
         $scale = $draft->rScale($close);
         $setup = $this->complete($candidate, $plan, $draft);
-        $account = ModelAccount::of($plan->author);
+        $limits = Limits::of($plan->author);
         $format = static fn (?int $price): ?string => $price === null ? null : $grid->format($price);
         $words = new Words($draft->side, $grid, $this->calendar->zone);
 
@@ -72,8 +73,8 @@ final readonly class SetupPresenter
             $draft->goodFor,
             $this->times->shortDay($this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor)),
             $draft->missing(),
-            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $series, $atr, $account),
-            $setup === null ? [] : $this->reading->figures($candidate, $setup, $series, $atr, $account),
+            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $series, $atr, $limits),
+            $setup === null ? [] : $this->reading->figures($candidate, $setup, $series, $atr, $limits),
             $this->offers->of($draft, $series, $levels, $atr),
             $this->sentence($setup, $grid),
             $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->short($setup),

@@ -9,6 +9,7 @@ use App\Data\FigureData;
 use App\Market\Calendars;
 use App\Market\Events;
 use App\Models\Candidate;
+use App\Reading\Limits;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -33,7 +34,7 @@ final readonly class SetupReading
      *
      * @return list<FigureData>
      */
-    public function figures(Candidate $candidate, Setup $setup, Series $series, ?float $atr, ModelAccount $account): array
+    public function figures(Candidate $candidate, Setup $setup, Series $series, ?float $atr, Limits $limits): array
     {
         $close = $series->lastClose();
         if ($close === null) {
@@ -56,10 +57,10 @@ final readonly class SetupReading
         }
         $last = $setup->targets === [] ? null : $setup->targets[count($setup->targets) - 1];
         if ($last !== null && $atr !== null && $atr > 0.0) {
-            $lines[] = new FigureData('Last target', number_format($this->reach($figures, $last->price) / $atr, 1, '.', '').' ATR', 'away; usual in '.$hold.' sessions: '.number_format(sqrt($hold), 1, '.', ''));
+            $lines[] = new FigureData('Last target', number_format($this->reach($figures, $last->price) / $atr, 1, '.', '').' ATR', 'away; '.number_format(sqrt($hold), 1, '.', '').' is usual in '.$hold.' sessions');
         }
 
-        return [...$lines, ...$this->size($candidate, $figures, $series, $account)];
+        return [...$lines, ...$this->size($candidate, $figures, $series, $limits)];
     }
 
     /**
@@ -67,7 +68,7 @@ final readonly class SetupReading
      *
      * @return list<string>
      */
-    public function warnings(Candidate $candidate, Setup $setup, Series $series, ?float $atr, ModelAccount $account): array
+    public function warnings(Candidate $candidate, Setup $setup, Series $series, ?float $atr, Limits $limits): array
     {
         $close = $series->lastClose();
         if ($close === null) {
@@ -81,51 +82,49 @@ final readonly class SetupReading
 
         return array_values(array_filter([
             $setup->wouldFillAt($close) ? 'Price is at the entry already: it would be filled at the next open.' : null,
-            $blended !== null && $blended->isLessThan($account->leastReward) ? 'All targets together bring '.self::signed($blended, 2)." R, less than your {$account->leastReward} R." : null,
-            $atr !== null && $risk < (float) $account->noiseAtr * $atr ? 'The stop is '.number_format($risk / $atr, 1, '.', '')." ATR from the entry: inside the noise of your {$account->noiseAtr} ATR." : null,
+            $blended !== null && $blended->toFloat() < $limits->leastReward ? 'All targets together bring '.self::signed($blended, 2)." R, less than your {$limits->leastReward} R." : null,
+            $atr !== null && $risk < $limits->noiseAtr * $atr ? 'The stop is '.number_format($risk / $atr, 1, '.', '')." ATR from the entry: inside the noise of your {$limits->noiseAtr} ATR." : null,
             $last !== null && $atr !== null && $this->reach($figures, $last->price) > self::FAR * sqrt($hold) * $atr ? "The last target is further away than price usually goes in {$hold} sessions." : null,
             $this->eventWithin($candidate, $setup),
-            $this->volumeWarning($candidate, $figures, $series, $account),
+            $this->volumeWarning($candidate, $figures, $series, $limits),
             ...$this->roundNumbers($setup, $series),
         ], static fn (?string $line): bool => $line !== null));
     }
 
     /** @return list<FigureData> */
-    private function size(Candidate $candidate, PlanFigures $figures, Series $series, ModelAccount $account): array
+    private function size(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): array
     {
         $instrument = $candidate->instrument;
-        if ($instrument->currency !== $account->currency) {
-            return [new FigureData('Size', 'not told', "the account is in {$account->currency}, this in {$instrument->currency}")];
+        if ($instrument->currency !== Limits::ACCOUNT_CURRENCY) {
+            return [new FigureData('Size', 'not told', 'the account is in '.Limits::ACCOUNT_CURRENCY.", this in {$instrument->currency}")];
         }
-        $may = BigDecimal::of($account->value)->multipliedBy($account->riskPercent)->dividedBy(100, 6, RoundingMode::DOWN);
         $value = BigDecimal::of($instrument->point_value);
-        $units = $figures->size($may, $value, $instrument->lot, $instrument->decimals);
+        $units = $figures->size(self::mayLose($limits), $value, $instrument->lot, $instrument->decimals);
         if ($units === 0) {
-            return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$account->riskPercent} % of the account")];
+            return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$limits->riskPercent} % of the account")];
         }
         $lost = $figures->risk()->toBigRational()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
         $worth = $figures->averageEntry()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
-        $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($account->value)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
+        $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($limits->accountValue)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
         $volume = $this->usualVolume($series);
 
         return [
-            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat())." {$account->currency}, {$percent($worth, 0)} % of the account"),
-            new FigureData('At the stop', '−'.number_format($lost->toFloat())." {$account->currency}", "{$percent($lost, 2)} % of the account"),
+            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat()).' '.Limits::ACCOUNT_CURRENCY.", {$percent($worth, 0)} % of the account"),
+            new FigureData('At the stop', '−'.number_format($lost->toFloat()).' '.Limits::ACCOUNT_CURRENCY, "{$percent($lost, 2)} % of the account"),
             ...($volume > 0.0 ? [new FigureData('Of a session', self::volumeShare($units, $volume).' %', 'of the usual volume')] : []),
         ];
     }
 
-    private function volumeWarning(Candidate $candidate, PlanFigures $figures, Series $series, ModelAccount $account): ?string
+    private function volumeWarning(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): ?string
     {
         $instrument = $candidate->instrument;
         $volume = $this->usualVolume($series);
-        if ($volume <= 0.0 || $instrument->currency !== $account->currency) {
+        if ($volume <= 0.0 || $instrument->currency !== Limits::ACCOUNT_CURRENCY) {
             return null;
         }
-        $may = BigDecimal::of($account->value)->multipliedBy($account->riskPercent)->dividedBy(100, 6, RoundingMode::DOWN);
-        $units = $figures->size($may, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
+        $units = $figures->size(self::mayLose($limits), BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
 
-        return 100 * $units / $volume > (float) $account->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
+        return 100 * $units / $volume > $limits->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
     }
 
     private function eventWithin(Candidate $candidate, Setup $setup): ?string
@@ -176,6 +175,12 @@ final readonly class SetupReading
         $volumes = array_slice($series->volume, -self::VOLUME_SESSIONS);
 
         return $volumes === [] ? 0.0 : array_sum($volumes) / count($volumes);
+    }
+
+    /** What a setup may lose at its stop, in the home currency. */
+    private static function mayLose(Limits $limits): BigDecimal
+    {
+        return BigDecimal::of($limits->accountValue)->multipliedBy(BigDecimal::of((string) $limits->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
     }
 
     private static function volumeShare(int $units, float $volume): string

@@ -45,7 +45,7 @@ final readonly class StopOffers
         if ($edge !== null) {
             $add($edge[0] - $sign * self::BEYOND * $atr, ($sign > 0 ? 'below ' : 'above ').$edge[1]);
         }
-        $add($entry - $sign * self::MULTIPLE * $atr, self::MULTIPLE.' average ranges away');
+        $add($entry - $sign * self::MULTIPLE * $atr, 'by the usual range alone');
         usort($offers, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_map(static fn (array $offer): StopOfferData => $offer[1], $offers);

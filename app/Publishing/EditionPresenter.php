@@ -182,7 +182,7 @@ final readonly class EditionPresenter
             $setup->side,
             str_replace('_', ' ', implode(', then ', array_map(static fn (Leg $leg): string => $leg->trigger::kind(), $setup->legs))),
             $sealed->sentence,
-            implode(' and ', array_map($grid->format(...), $setup->entryPrices())) ?: 'the open',
+            array_map($grid->format(...), array_values($setup->entryPrices())),
             $grid->format($setup->stop),
             $setup->cancel === null ? null : $grid->format($setup->cancel->price),
             array_map(static fn (Target $target): TargetData => new TargetData($grid->format($target->price), (string) $target->share, $scale->at($target->price)), $setup->targets),

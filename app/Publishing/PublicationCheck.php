@@ -9,12 +9,14 @@ use App\Data\CheckLineData;
 use App\Enums\CandidateState;
 use App\Market\ChartBuilder;
 use App\Models\Candidate;
+use App\Models\Instrument;
 use App\Models\Plan;
 use App\Planning\GoodUntil;
-use App\Planning\ModelAccount;
 use App\Planning\SetupReading;
+use App\Reading\Limits;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Setups\Conditions\IndexSide;
 
 /** What stops a plan from being published, and what its author should look at before. */
 final readonly class PublicationCheck
@@ -78,8 +80,13 @@ final readonly class PublicationCheck
         if ($end !== null && $setup->entryUntil > $end) {
             $lines[] = new CheckLineData(true, "{$symbol}: the contract ends on {$candidate->instrument->last_session}, before the setup does.", $candidate->id);
         }
+        foreach ($setup->conditions as $condition) {
+            if ($condition instanceof IndexSide && Instrument::query()->where('symbol', $condition->symbol)->doesntExist()) {
+                $lines[] = new CheckLineData(true, "{$symbol}: a condition names {$condition->symbol}, which is not known here.", $candidate->id);
+            }
+        }
         $series = $this->charts->series($candidate->instrument, self::SERIES);
-        foreach ($this->reading->warnings($candidate, $setup, $series, $this->charts->atr($series), ModelAccount::of($plan->author)) as $warning) {
+        foreach ($this->reading->warnings($candidate, $setup, $series, $this->charts->atr($series), Limits::of($plan->author)) as $warning) {
             $lines[] = new CheckLineData(false, "{$symbol}: ".lcfirst($warning), $candidate->id);
         }
         if ($setup->targets === []) {

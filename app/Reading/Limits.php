@@ -8,10 +8,11 @@ use App\Models\AuthorSetting;
 use App\Models\User;
 use Watchpost\Core\Levels\Retirement;
 
-/** The author's own limits: where a fact stands out, and when a level is laid aside by itself. */
+/** The author's own limits: where a fact stands out, when a level is laid aside by itself, what is asked of a setup. */
 final readonly class Limits
 {
     public const NAME = 'limits';
+    public const ACCOUNT_CURRENCY = 'QUD';
 
     /**
      * @param float $relativeVolume   volume against its average from which it stands out
@@ -23,6 +24,11 @@ final readonly class Limits
      * @param int   $brokenFor        sessions after which a broken level is laid aside
      * @param float $farAt            distance in ATR at which a level is laid aside
      * @param int   $farFor           sessions for which it has been as far as that
+     * @param int   $accountValue     of the model account that sizes are told for, in the home currency
+     * @param float $riskPercent      of the account that a setup may lose at its stop
+     * @param float $leastReward      R that all targets together should bring
+     * @param float $noiseAtr         distance of the stop from the entry, in ATR, below which it lies in the noise
+     * @param float $volumeShare      percent of a usual session's volume above which a size is large
      */
     public function __construct(
         public float $relativeVolume = 1.5,
@@ -34,13 +40,18 @@ final readonly class Limits
         public int $brokenFor = 40,
         public float $farAt = 15.0,
         public int $farFor = 20,
+        public int $accountValue = 100_000,
+        public float $riskPercent = 0.5,
+        public float $leastReward = 1.5,
+        public float $noiseAtr = 0.5,
+        public float $volumeShare = 2.0,
     ) {
     }
 
     public static function of(User $author): self
     {
         $kept = AuthorSetting::query()->where(['author_id' => $author->id, 'name' => self::NAME])->first();
-        /** @var array{relativeVolume: float|int, stretchAtr: float|int, deviations: float|int, streak: int, earningsSessions: int, turnover: int, brokenFor: int, farAt: float|int, farFor: int}|null $value */
+        /** @var array{relativeVolume: float|int, stretchAtr: float|int, deviations: float|int, streak: int, earningsSessions: int, turnover: int, brokenFor: int, farAt: float|int, farFor: int, accountValue?: int, riskPercent?: float|int, leastReward?: float|int, noiseAtr?: float|int, volumeShare?: float|int}|null $value */
         $value = $kept?->value;
 
         return $value === null ? new self() : new self(...$value);

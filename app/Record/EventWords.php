@@ -31,7 +31,7 @@ final class EventWords
     public function of(Event $event): string
     {
         $detail = static fn (string $key): string => (string) ($event->details[$key] ?? '');
-        $leg = $detail('leg') === '' || $detail('leg') === Draft::LEG ? '' : ' "'.$detail('leg').'"';
+        $leg = $detail('leg') === '' || $detail('leg') === Draft::LEG ? '' : ' “'.$detail('leg').'”';
 
         return match ($event->kind) {
             EventKind::Armed => "armed{$leg}: now a way back is awaited",

@@ -94,6 +94,7 @@ final readonly class Runs
             new SessionBook($listed),
             $sealed->costs,
             new SplitScale($acting, array_values(array_filter($this->splits->of($instrument), static fn (Split $split): bool => $split->session < $first && ! in_array($split, $acting, true)))),
+            new MarketBars($sealed->judgedOn),
         );
     }
 

@@ -45,6 +45,8 @@ use Watchpost\Simulator\QuayExchange;
  * The demo: the made-up coast with twelve years of history, its author and readers, an edition published a week ago
  * into a market that had not moved yet, and the draft of tonight's plan. All of it is made by the same actions that
  * people use; every outcome is the engine's.
+ *
+ * @phpstan-import-type Changes from ChangeSetup
  */
 final class DemoSeeder extends Seeder
 {
@@ -132,9 +134,33 @@ final class DemoSeeder extends Seeder
         $this->planned($plan, 'TARN.Q', Side::Long, 'touch', -0.3, stop: 3.2, goodFor: 10);
         $this->planned($plan, 'PINE.Q', Side::Short, 'break', -0.5);
         $this->planned($plan, 'KELP.Q', Side::Long, 'touch', -2.6, goodFor: 15);
-        $this->planned($plan, 'RAMP.Q', Side::Short, 'touch', 0.7);
-        $this->planned($plan, 'SKDO.Q', Side::Long, 'break', 0.4);
-        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: Tier::Pilot);
+        $this->planned($plan, 'RAMP.Q', Side::Short, 'overshoot', 0.7, more: static fn (callable $price): array => [
+            'legs' => [['kind' => 'overshoot', 'price' => $price(0.7), 'beyond' => '', 'timeframe' => '1d', 'bars' => 2]],
+        ]);
+        $this->planned($plan, 'SKDO.Q', Side::Long, 'retest', 0.4, goodFor: 10, more: static fn (callable $price): array => [
+            'legs' => [['kind' => 'retest', 'price' => $price(0.4), 'timeframe' => '1d']],
+            'stop_closes' => ['timeframe' => '1d', 'times' => 1],
+        ]);
+        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: Tier::Pilot, more: static fn (callable $price): array => [
+            'legs' => [
+                ['name' => 'starter', 'share' => '0.4', 'kind' => 'break', 'price' => $price(0.6)],
+                ['name' => 'add', 'share' => '0.6', 'kind' => 'close_beyond', 'price' => $price(0.9), 'timeframe' => '1d', 'needs' => 'starter'],
+            ],
+            'stop_moves' => [['after' => 'target', 'afterValue' => '1', 'to' => 'atr', 'timeframe' => '1d', 'period' => '14', 'multiple' => '2']],
+        ]);
+        $this->planned($plan, 'FERN.Q', Side::Long, 'close_beyond', 0.5, goodFor: 10, more: static fn (callable $price): array => [
+            'legs' => [['kind' => 'close_beyond', 'price' => $price(0.5), 'timeframe' => '1h', 'times' => 2]],
+            'conditions' => [['kind' => 'average_above', 'type' => 'ema', 'period' => '20']],
+            'stop_moves' => [['after' => 'r', 'afterValue' => '1', 'to' => 'entry']],
+        ]);
+        $this->planned($plan, 'SILT.Q', Side::Long, 'open', 0.0, more: static fn (): array => [
+            'legs' => [['kind' => 'open', 'gapMin' => '-1', 'gapMax' => '1']],
+            'open_exit' => ['session' => 3],
+        ]);
+        $this->planned($plan, 'BALM.Q', Side::Short, 'market', 0.0, more: static fn (): array => [
+            'legs' => [['kind' => 'market']],
+            'time_stop' => 8,
+        ]);
         $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
         $this->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
         app(PublishPlan::class)($plan);
@@ -155,9 +181,10 @@ final class DemoSeeder extends Seeder
 
     /**
      * @param float $away distance of the entry from the last close, in average true ranges
-     * @param float $stop distance of the stop from the entry, likewise
+     * @param float                                                            $stop distance of the stop from the entry, likewise
+     * @param (callable(callable(float): string): array<string, mixed>)|null $more what the setup says beside; given the price at a distance
      */
-    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, float $stop = 1.1, int $goodFor = 5, Tier $readers = Tier::Harbour): void
+    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, float $stop = 1.1, int $goodFor = 5, Tier $readers = Tier::Harbour, ?callable $more = null): void
     {
         $series = $this->series($symbol);
         $atr = $this->charts->atr($series) ?? 0.0;
@@ -167,17 +194,18 @@ final class DemoSeeder extends Seeder
         $candidate = $this->candidate($plan, $symbol);
         $this->levels($candidate, $series);
         $this->adopt($candidate, LevelKind::Zone, 2);
-        app(ChangeSetup::class)($candidate, [
+        /** @var Changes $changes */
+        $changes = [
             'side' => $side->value,
-            'trigger' => $trigger,
-            'entry' => $price($away),
+            ...($more === null ? ['trigger' => $trigger, 'entry' => $price($away)] : $more($price)),
             'stop' => $price($away - $d * $stop),
             'targets' => [
                 ['price' => $price($away + $d * 1.55 * $stop), 'share' => '0.5'],
                 ['price' => $price($away + $d * 2.9 * $stop), 'share' => '0.5'],
             ],
             'good_for' => $goodFor,
-        ]);
+        ];
+        app(ChangeSetup::class)($candidate, $changes);
         (new JudgeCandidate())($candidate->refresh(), CandidateState::Kept, '', $readers);
     }
 

@@ -21,6 +21,11 @@ final class LimitsRequest extends FormRequest
             'brokenFor' => ['required', 'integer', 'between:1,500'],
             'farAt' => ['required', 'numeric', 'between:2,200'],
             'farFor' => ['required', 'integer', 'between:1,250'],
+            'accountValue' => ['required', 'integer', 'between:100,1000000000000'],
+            'riskPercent' => ['required', 'numeric', 'between:0.01,20'],
+            'leastReward' => ['required', 'numeric', 'between:0,20'],
+            'noiseAtr' => ['required', 'numeric', 'between:0,10'],
+            'volumeShare' => ['required', 'numeric', 'between:0.01,100'],
         ];
     }
 

@@ -84,8 +84,8 @@ final readonly class Sentence
         }
         $parts = [];
         foreach ($setup->legs as $leg) {
-            $after = $leg->needs === null ? '' : " once \"{$leg->needs}\" is in";
-            $parts[] = "{$words->share($leg->share)} (\"{$leg->name}\") {$leg->trigger->describe($words)}{$after}";
+            $after = $leg->needs === null ? '' : ", once “{$leg->needs}” is in";
+            $parts[] = "{$words->share($leg->share)} (“{$leg->name}”) {$leg->trigger->describe($words)}{$after}";
         }
 
         return implode(', ', $parts);

@@ -66,7 +66,7 @@ final readonly class Words
     {
         $kind = $this->closing($rule->timeFrame);
 
-        return $rule->times === 1 ? "a {$kind} close" : "{$rule->times} {$kind} closes in a row";
+        return $rule->times === 1 ? ($rule->timeFrame === TimeFrame::Hour ? 'an' : 'a')." {$kind} close" : "{$rule->times} {$kind} closes in a row";
     }
 
     /** "5-minute bar", "week" */

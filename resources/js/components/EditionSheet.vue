@@ -68,7 +68,7 @@ function linesOf(part: EditionPartData): PriceLine[] {
         ...(setup === null
             ? []
             : [
-                  line('entry', 'entry', setup.entry, 'entry'),
+                  ...setup.entries.map((price, i) => line('entry', `entry-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`)),
                   line('stop', 'stop', setup.stop, 'stop'),
                   ...setup.targets.map((target, i) => line('target', `target-${i}`, target.price, `target ${i + 1}`)),
               ]),
@@ -77,13 +77,13 @@ function linesOf(part: EditionPartData): PriceLine[] {
 
 function marksOf(part: EditionPartData): ChartMark[] {
     return (part.setup?.outcome?.events ?? []).flatMap((event) =>
-        event.session === null || event.drawnAt === null || event.what.startsWith('void')
+        event.session === null || event.drawnAt === null || /^(void|the stop was moved)/.test(event.what)
             ? []
             : [
                   {
                       session: event.session,
                       value: event.drawnAt,
-                      kind: event.what === 'filled' ? ('fill' as const) : ('exit' as const),
+                      kind: event.what.startsWith('filled') ? ('fill' as const) : ('exit' as const),
                       label: `${event.what} at ${event.price}`,
                   },
               ],
@@ -137,7 +137,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 <tbody>
                                     <tr :class="part.setup.side">
                                         <th>{{ part.setup.side === 'long' ? '▲ Long' : '▼ Short' }}, {{ part.setup.trigger }}</th>
-                                        <td>{{ part.setup.entry }}</td>
+                                        <td>{{ part.setup.entries.join(' and ') || 'the open' }}</td>
                                         <td>1 R = {{ part.setup.risk }}</td>
                                     </tr>
                                     <tr class="stop">

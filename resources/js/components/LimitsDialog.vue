@@ -6,7 +6,7 @@ import InputNumber from 'primevue/inputnumber';
 import { ref, watch } from 'vue';
 import type { LimitsData } from '@/types/data';
 
-/** The author's own limits: where a fact stands out, and when a level is laid aside by itself. */
+/** The author's own limits: where a fact stands out, when a level is laid aside by itself, what is asked of a setup. */
 const props = defineProps<{ limits: LimitsData }>();
 const visible = defineModel<boolean>('visible', { required: true });
 
@@ -38,6 +38,16 @@ const groups: { title: string; fields: { name: keyof LimitsData; label: string; 
             { name: 'brokenFor', label: 'Broken for', unit: 'sessions', digits: 0 },
             { name: 'farAt', label: 'Away by', unit: 'ATR', digits: 1 },
             { name: 'farFor', label: 'and that for', unit: 'sessions', digits: 0 },
+        ],
+    },
+    {
+        title: 'A setup',
+        fields: [
+            { name: 'accountValue', label: 'Model account', unit: 'QUD', digits: 0 },
+            { name: 'riskPercent', label: 'Risk at the stop', unit: '% of it', digits: 2 },
+            { name: 'leastReward', label: 'All targets bring', unit: 'R at least', digits: 2 },
+            { name: 'noiseAtr', label: 'Stop in the noise below', unit: 'ATR', digits: 2 },
+            { name: 'volumeShare', label: 'Size is large above', unit: '% of usual volume', digits: 2 },
         ],
     },
 ];

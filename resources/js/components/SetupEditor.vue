@@ -1,26 +1,27 @@
 <script setup lang="ts">
 import Button from 'primevue/button';
-import Checkbox from 'primevue/checkbox';
 import InputNumber from 'primevue/inputnumber';
 import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed } from 'vue';
 import { signed, type Grid } from '@/lib/price';
-import type { SetupData, TargetData } from '@/types/data';
+import { CLOSES, withPart, withoutPart } from '@/lib/setup';
+import type { CloseRuleData, LegData, SetupData, TargetData } from '@/types/data';
+import LegEditor from './LegEditor.vue';
+import PartLines from './PartLines.vue';
 import PriceField from './PriceField.vue';
 
-/** The setup of a candidate, field by field. Everything is kept as soon as it is changed. */
+/** The setup of a candidate, line by line. Everything is kept as soon as it is changed. */
 const props = defineProps<{ setup: SetupData; grid: Grid; errors: Record<string, string> }>();
 const emit = defineEmits<{ change: [changes: Record<string, unknown>]; clear: [] }>();
+
+const MOST_LEGS = 4;
+const MOST_TARGETS = 5;
 
 const sides = [
     { label: 'Long', value: 'long' },
     { label: 'Short', value: 'short' },
 ];
-const triggers = computed(() => [
-    { label: `touch: ${props.setup.side === 'long' ? 'falls' : 'rises'} to it`, value: 'touch' },
-    { label: `break: ${props.setup.side === 'long' ? 'rises' : 'falls'} through it`, value: 'break' },
-]);
 const shares = [
     { label: 'all', value: '1' },
     { label: '3/4', value: '0.75' },
@@ -28,21 +29,37 @@ const shares = [
     { label: '1/4', value: '0.25' },
 ];
 
+/** How a stop or a cancel is met: by touch, or by so many closes. */
+const bases = computed(() => [
+    { value: 'touch', label: 'touched' },
+    ...CLOSES.filter(({ value }) => ['30m', '1h', '1d', '1w'].includes(value)).map(({ value, label }) => ({
+        value: `${value} 1`,
+        label: `${label} close`,
+    })),
+    { value: '1d 2', label: '2 daily closes' },
+]);
+const basisOf = (rule: CloseRuleData | null): string => (rule === null ? 'touch' : `${rule.timeframe} ${rule.times}`);
+function ruleOf(basis: string): { timeframe: string; times: number } | null {
+    const [timeframe = '', times] = basis.split(' ');
+    return basis === 'touch' ? null : { timeframe, times: Number(times) };
+}
+
 const targets = computed<(TargetData | null)[]>(() => [
     ...props.setup.targets,
-    ...(props.setup.targets.length < 2 ? [null] : []),
+    ...(props.setup.targets.length < MOST_TARGETS ? [null] : []),
 ]);
 
 function setTarget(index: number, change: { price?: string | null; share?: string }): void {
     const next = props.setup.targets.map(({ price, share }) => ({ price: price as string | null, share }));
     const old = next[index];
     if (old === undefined) {
-        // a second target takes half, and leaves half to the first
-        const first = next[0];
-        if (first?.share === '1') {
-            first.share = '0.5';
+        // another target takes half of what the last one took
+        const last = next.at(-1);
+        const half = last === undefined ? '1' : String(Math.round((Number(last.share) / 2) * 100) / 100);
+        if (last !== undefined) {
+            last.share = String(Math.round((Number(last.share) - Number(half)) * 100) / 100);
         }
-        next.push({ price: change.price ?? null, share: first === undefined ? '1' : '0.5' });
+        next.push({ price: change.price ?? null, share: half });
     } else {
         next[index] = { ...old, ...change };
     }
@@ -57,6 +74,29 @@ function options(share: string): { label: string; value: string }[] {
     return shares.some((one) => one.value === share)
         ? shares
         : [...shares, { label: `${Math.round(Number(share) * 100)} %`, value: share }];
+}
+
+function setLeg(index: number, change: Partial<LegData>): void {
+    const before = props.setup.legs[index];
+    emit('change', {
+        legs: props.setup.legs.map((leg, i) => ({
+            ...leg,
+            ...(i === index ? change : {}),
+            // a part that is renamed is still the one that is waited for
+            ...(change.name !== undefined && leg.needs !== null && leg.needs === before?.name ? { needs: change.name } : {}),
+        })),
+    });
+}
+
+/** The last part has what the others leave. */
+function setShare(index: number, share: string): void {
+    const legs = props.setup.legs.map((leg, i) => (i === index ? { ...leg, share } : { ...leg }));
+    const last = legs.at(-1);
+    if (last !== undefined) {
+        const others = legs.slice(0, -1).reduce((sum, leg) => sum + Number(leg.share), 0);
+        last.share = String(Math.round((1 - others) * 100) / 100);
+    }
+    emit('change', { legs });
 }
 </script>
 
@@ -78,48 +118,74 @@ function options(share: string): { label: string; value: string }[] {
                 :class="setup.side"
                 @update:model-value="emit('change', { side: $event })"
             />
+            <Button
+                v-if="setup.legs.length < MOST_LEGS"
+                label="Stage"
+                icon="pi pi-plus"
+                text
+                size="small"
+                severity="secondary"
+                title="Another part of the entry"
+                @click="emit('change', { legs: withPart(setup) })"
+            />
+        </div>
+        <LegEditor
+            v-for="(leg, i) in setup.legs"
+            :key="i"
+            :leg="leg"
+            :number="i"
+            :of="setup.legs.length"
+            :side="setup.side"
+            :kinds="setup.offered"
+            :earlier="setup.legs.slice(0, i).map((one) => one.name)"
+            :grid="grid"
+            :errors="errors"
+            :hint="i === 0 && setup.risk ? `1 R = ${setup.risk}, ${setup.riskPercent} %` : undefined"
+            @change="setLeg(i, $event)"
+            @share="setShare(i, $event)"
+            @remove="emit('change', { legs: withoutPart(setup, i) })"
+        />
+        <p
+            v-for="(_, i) in setup.legs"
+            v-show="errors[`legs.${i}.share`] ?? errors[`legs.${i}.name`]"
+            :key="`share-${i}`"
+            class="error"
+            role="alert"
+        >
+            {{ errors[`legs.${i}.share`] ?? errors[`legs.${i}.name`] }}
+        </p>
+        <div class="based">
+            <PriceField
+                label="Stop"
+                tone="stop"
+                :price="setup.stop"
+                :grid="grid"
+                :error="errors['stop.price']"
+                @keep="emit('change', { stop: $event })"
+            />
             <Select
-                :model-value="setup.trigger"
-                :options="triggers"
+                :model-value="basisOf(setup.stopCloses)"
+                :options="bases"
                 option-label="label"
                 option-value="value"
                 size="small"
-                class="trigger"
-                aria-label="Trigger"
-                @update:model-value="emit('change', { trigger: $event })"
+                class="basis"
+                aria-label="How the stop is met"
+                @update:model-value="emit('change', { stop_closes: ruleOf($event) })"
             />
         </div>
-        <PriceField
-            label="Entry"
-            :tone="setup.side"
-            :price="setup.entry"
-            :grid="grid"
-            :error="errors['entry.price']"
-            :hint="setup.risk ? `1 R = ${setup.risk}` : undefined"
-            @keep="emit('change', { entry: $event })"
-        />
-        <PriceField
-            v-if="setup.trigger === 'touch'"
-            label="Within"
-            :price="Number(setup.within) === 0 ? null : setup.within"
-            :grid="grid"
-            :error="errors['entry.within']"
-            hint="still counts"
-            @keep="emit('change', { within: $event })"
-        />
-        <label v-else class="check">
-            <Checkbox :model-value="setup.noChase" binary @update:model-value="emit('change', { no_chase: $event })" />
-            Not on an open beyond it
-        </label>
-        <PriceField
-            label="Stop"
-            tone="stop"
-            :price="setup.stop"
-            :grid="grid"
-            :error="errors['stop.price']"
-            :hint="setup.riskPercent ? `${setup.riskPercent} % away` : undefined"
-            @keep="emit('change', { stop: $event })"
-        />
+        <div v-if="setup.stopOffers.length > 0" class="offers" role="group" aria-label="Places for the stop">
+            <button
+                v-for="offer in setup.stopOffers"
+                :key="offer.price"
+                type="button"
+                :class="{ here: offer.price === setup.stop }"
+                :aria-pressed="offer.price === setup.stop"
+                @click="emit('change', { stop: offer.price })"
+            >
+                <b>{{ offer.price }}</b> <span>{{ offer.distance }}, {{ offer.why }}</span>
+            </button>
+        </div>
         <template v-for="(target, i) in targets" :key="i">
             <div class="target">
                 <PriceField
@@ -146,15 +212,43 @@ function options(share: string): { label: string; value: string }[] {
             </div>
             <p v-if="errors[`targets.${i}.share`]" class="error" role="alert">{{ errors[`targets.${i}.share`] }}</p>
         </template>
-        <PriceField
-            label="Cancel"
-            tone="stop"
-            :price="setup.cancel"
-            :grid="grid"
-            :error="errors['cancel.price']"
-            hint="ends the wait"
-            @keep="emit('change', { cancel: $event })"
+        <div class="based">
+            <PriceField
+                label="Cancel"
+                tone="stop"
+                :price="setup.cancel"
+                :grid="grid"
+                :error="errors['cancel.price']"
+                @keep="emit('change', { cancel: $event })"
+            />
+            <Select
+                v-if="setup.cancel !== null"
+                :model-value="basisOf(setup.cancelCloses)"
+                :options="bases"
+                option-label="label"
+                option-value="value"
+                size="small"
+                class="basis"
+                aria-label="How the cancel price is met"
+                @update:model-value="emit('change', { cancel_closes: ruleOf($event) })"
+            />
+            <span v-else class="until">ends the wait</span>
+        </div>
+        <SelectButton
+            v-if="setup.cancel !== null"
+            :model-value="setup.cancelSide"
+            :options="[
+                { label: 'on the losing side', value: 'stop' },
+                { label: 'on the winning side', value: 'target' },
+            ]"
+            option-label="label"
+            option-value="value"
+            :allow-empty="false"
+            size="small"
+            aria-label="Side of the cancel price"
+            @update:model-value="emit('change', { cancel_side: $event })"
         />
+        <PartLines :setup="setup" :errors="errors" @change="emit('change', $event)" />
         <div class="good">
             <label for="good-for">Good for</label>
             <InputNumber
@@ -172,6 +266,14 @@ function options(share: string): { label: string; value: string }[] {
         <p v-for="warning in setup.warnings" :key="warning" class="warning">
             <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ warning }}
         </p>
+        <dl v-if="setup.figures.length > 0" class="figures" aria-label="Figures of the setup">
+            <template v-for="figure in setup.figures" :key="figure.label">
+                <dt>{{ figure.label }}</dt>
+                <dd>
+                    <b>{{ figure.value }}</b> <span>{{ figure.note }}</span>
+                </dd>
+            </template>
+        </dl>
     </section>
 </template>
 
@@ -191,15 +293,6 @@ header {
     display: flex;
     gap: 8px;
 }
-.trigger {
-    flex: 1;
-    min-width: 0;
-    align-items: center;
-}
-.trigger :deep(.p-select-label) {
-    font-size: 13px;
-    padding-right: 0;
-}
 .line :deep(.p-togglebutton-checked) {
     font-weight: 650;
 }
@@ -209,11 +302,91 @@ header {
 .line .short :deep(.p-togglebutton-checked .p-togglebutton-label) {
     color: var(--short);
 }
-.check {
-    display: flex;
+.line {
+    justify-content: space-between;
+}
+.based {
+    display: grid;
+    grid-template-columns: 154px minmax(0, 1fr);
+    align-items: start;
+    column-gap: 4px;
+}
+.based :deep(.field) {
+    grid-template-columns: 60px 86px 0;
+}
+.based :deep(.error) {
+    width: 280px;
+}
+.basis {
+    height: 28px;
+    min-width: 0;
     align-items: center;
+}
+.basis :deep(.p-select-label) {
+    padding: 0 0 0 8px;
+    font-size: 13px;
+}
+.basis :deep(.p-select-dropdown) {
+    width: 24px;
+}
+.based .until {
+    line-height: 28px;
+}
+.offers {
+    display: grid;
+    margin-top: -4px;
+}
+.offers button {
+    display: flex;
     gap: 8px;
-    padding-left: 68px;
+    align-items: baseline;
+    min-height: 24px;
+    padding: 0 0 0 68px;
+    border: 0;
+    background: none;
+    font: inherit;
+    font-size: 12px;
+    text-align: left;
+    color: var(--ink-2);
+    cursor: pointer;
+}
+.offers b {
+    font-weight: 600;
+    color: var(--ink);
+}
+.offers button.here b {
+    color: var(--stop);
+}
+.offers button:hover b {
+    text-decoration: underline;
+}
+.offers span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+}
+.figures {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr);
+    gap: 2px 8px;
+    margin: 0;
+    padding-top: 8px;
+    border-top: 1px solid var(--hair);
+    font-size: 13px;
+    line-height: 18px;
+}
+.figures dt {
+    color: var(--ink-2);
+}
+.figures dd {
+    margin: 0;
+}
+.figures b {
+    font-weight: 600;
+    white-space: nowrap;
+}
+.figures span {
+    color: var(--ink-2);
 }
 .target {
     display: grid;

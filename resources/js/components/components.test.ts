@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { OutcomeData, SetupData, StripData } from '@/types/data';
+import { nextKind, nextStop, withoutPart } from '@/lib/setup';
+import type { LegData, OutcomeData, SetupData, StripData } from '@/types/data';
 import OutcomeFacts from './OutcomeFacts.vue';
 import PriceField from './PriceField.vue';
 import RStrip from './RStrip.vue';
@@ -93,16 +94,43 @@ describe('a price field', () => {
     });
 });
 
+const leg = (change: Partial<LegData> = {}): LegData => ({
+    name: 'entry',
+    share: '1',
+    kind: 'touch',
+    price: '41.20',
+    within: '0.00',
+    noChase: false,
+    timeframe: '1d',
+    times: 1,
+    nextOpen: false,
+    beyond: '0.00',
+    bars: 1,
+    worst: null,
+    gapMin: null,
+    gapMax: null,
+    needs: null,
+    ...change,
+});
+
 describe('the setup editor', () => {
     const setup: SetupData = {
         begun: true,
         side: 'long',
-        trigger: 'touch',
-        entry: '41.20',
-        within: '0.00',
-        noChase: false,
+        legs: [leg()],
+        offered: ['touch', 'overshoot', 'retest', 'break', 'close_beyond', 'open', 'market'],
         stop: '39.85',
+        stopCloses: null,
         cancel: null,
+        cancelSide: 'stop',
+        cancelCloses: null,
+        conditions: [],
+        stopMoves: [],
+        timeStop: null,
+        openExit: null,
+        figures: [],
+        stopOffers: [],
+        short: null,
         targets: [{ price: '44.00', share: '1', r: '2.07' }],
         goodFor: 5,
         goodUntil: 'Wed 21 Oct',
@@ -146,8 +174,8 @@ describe('the setup editor', () => {
 
     it('asks for a tolerance of a touch, and for the chase of a break', () => {
         expect(editor().text()).toContain('Within');
-        expect(editor({ trigger: 'break' }).text()).toContain('Not on an open beyond it');
-        expect(editor({ trigger: 'break' }).text()).not.toContain('Within');
+        expect(editor({ legs: [leg({ kind: 'break' })] }).text()).toContain('Not on an open beyond it');
+        expect(editor({ legs: [leg({ kind: 'break' })] }).text()).not.toContain('Within');
     });
 
     it('tells the risk, R of each target, warnings and refusals at their place', () => {
@@ -155,11 +183,76 @@ describe('the setup editor', () => {
             { warnings: ['Price is at the entry already.'] },
             { 'targets.0.price': 'Target 1 at 40.00 must be above the entry at 41.20.' },
         );
-        expect(wrapper.text()).toContain('1 R = 1.35');
-        expect(wrapper.text()).toContain('3.28 % away');
+        expect(wrapper.text()).toContain('1 R = 1.35, 3.28 %');
         expect(wrapper.text()).toContain('+2.07 R');
         expect(wrapper.text()).toContain('Price is at the entry already.');
         expect(wrapper.get('#price-target-1-error').text()).toContain('must be above the entry');
+    });
+
+    it('asks for no price where an open is taken as it comes', () => {
+        const wrapper = editor({ legs: [leg({ kind: 'open', price: null })] });
+        expect(wrapper.find('#price-entry').exists()).toBe(false);
+        expect(wrapper.text()).toContain('At worst');
+    });
+
+    it('stages the entry: half each, and the last part has what is left', async () => {
+        const wrapper = editor();
+        await wrapper.get('button[title="Another part of the entry"]').trigger('click');
+        expect(wrapper.emitted('change')?.at(-1)?.[0]).toMatchObject({
+            legs: [
+                { name: 'starter', share: '0.5', price: '41.20' },
+                { name: 'add', share: '0.5', price: null },
+            ],
+        });
+        const staged = editor({ legs: [leg({ name: 'starter', share: '0.5' }), leg({ name: 'add', share: '0.5' })] });
+        const share = staged.get('input[aria-label="Share of part 1, percent"]');
+        await share.setValue('30');
+        await share.trigger('change');
+        expect(staged.emitted('change')?.at(-1)?.[0]).toMatchObject({ legs: [{ share: '0.3' }, { share: '0.7' }] });
+    });
+
+    it('gives the share of a part that is taken away to the one before, which is the entry again', () => {
+        const two = {
+            ...setup,
+            legs: [leg({ name: 'starter', share: '0.4' }), leg({ name: 'add', share: '0.6', needs: 'starter' })],
+        };
+        expect(withoutPart(two, 1)).toMatchObject([{ name: 'entry', share: '1' }]);
+        expect(withoutPart(two, 0)).toMatchObject([{ name: 'entry', share: '1', needs: null }]);
+    });
+
+    it('tells conditions and moves as they read, and edits them in place', async () => {
+        const condition = {
+            kind: 'gap_max_percent',
+            value: '3',
+            type: null,
+            period: null,
+            symbol: null,
+            price: null,
+            from: null,
+            to: null,
+        };
+        const wrapper = editor({ conditions: [{ ...condition, text: 'Only if the session gaps at most 3 % with the trade' }] });
+        const line = wrapper.get('.parts .line .text');
+        expect(line.text()).toBe('Only if the session gaps at most 3 % with the trade');
+        await line.trigger('click');
+        const input = wrapper.get('.parts .line input');
+        (input.element as HTMLInputElement).value = '2';
+        await input.trigger('blur');
+        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ conditions: [{ ...condition, value: '2' }] });
+        await wrapper.get('[aria-label^="Remove: Only if"]').trigger('click');
+        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ conditions: [] });
+    });
+
+    it('puts the stop where the chart offers it, and goes on to the next place', async () => {
+        const offers = [
+            { price: '40.10', why: 'below the last swing low', distance: '0.9 ATR' },
+            { price: '39.85', why: '1.5 average ranges away', distance: '1.5 ATR' },
+        ];
+        const wrapper = editor({ stopOffers: offers });
+        await wrapper.get('.offers button').trigger('click');
+        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ stop: '40.10' });
+        expect(nextStop({ ...setup, stopOffers: offers })).toBe('40.10');
+        expect(nextKind(setup)).toBe('overshoot');
     });
 });
 

@@ -4,6 +4,7 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { LadderRowData, LevelForm, TimeFrame, WorkbenchData } from '@/types/data';
 import { Refusal, send } from './http';
+import { withoutPart } from './setup';
 
 /** Where a refusal is told besides its own field: where a new level is typed, or in a note. */
 type AlsoAt = 'new' | 'note';
@@ -143,7 +144,9 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
                 return change('PATCH', '/setup', { targets: moved }, 'note');
             }
             default:
-                return change('PATCH', '/setup', { [row.kind]: price }, 'note');
+                return row.kind === 'entry' && row.target !== null
+                    ? change('PATCH', '/setup', { leg: { number: row.target, price } }, 'note')
+                    : change('PATCH', '/setup', { [row.kind]: price }, 'note');
         }
     }
 
@@ -159,7 +162,9 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
                 });
             }
             default:
-                return change('PATCH', '/setup', { [row.kind]: null });
+                return row.kind === 'entry' && row.target !== null
+                    ? change('PATCH', '/setup', { legs: withoutPart(bench.value.setup, row.target) })
+                    : change('PATCH', '/setup', { [row.kind]: null });
         }
     }
 
@@ -212,7 +217,18 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
 /** The body with another price at the field that was refused: "price", "entry.price", "targets.0.price", "from.price". */
 function withPrice(body: unknown, field: string, price: string): unknown {
     const copy = structuredClone(body) as Record<string, unknown>;
-    const [first = 'price', second] = field.split('.');
+    const [first = 'price', second, third = 'price'] = field.split('.');
+    if (copy.legs !== undefined && (first === 'entry' || first === 'legs')) {
+        const leg = (copy.legs as Record<string, string>[])[first === 'entry' ? 0 : Number(second)];
+        if (leg !== undefined) {
+            leg[first === 'entry' ? (second ?? 'price') : third] = price;
+        }
+        return copy;
+    }
+    if (first === 'legs') {
+        copy.leg = { number: Number(second), price };
+        return copy;
+    }
     if (first === 'targets') {
         const target = (copy.targets as { price: string }[])[Number(second)];
         if (target !== undefined) {

@@ -5,6 +5,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, toRaw, toRef, watc
 import BesideChart from '@/chart/BesideChart.vue';
 import ChartChooser from '@/chart/ChartChooser.vue';
 import { FRAMES } from '@/chart/frames';
+import { nextKind, nextStop } from '@/lib/setup';
 import Ladder from '@/chart/Ladder.vue';
 import { LAYERS, shownRows } from '@/chart/layers';
 import { lineOf, type PriceLine } from '@/chart/lines';
@@ -412,6 +413,26 @@ useShortcuts([
         run: onChosen((row) => row.kind !== 'last' && row.kind !== 'found' && removeRow(row)),
     },
     {
+        keys: 'K',
+        does: 'the next kind of entry that fits where price stands',
+        run: () => {
+            const kind = nextKind(setup.value);
+            if (kind !== undefined) {
+                void change('PATCH', '/setup', { trigger: kind });
+            }
+        },
+    },
+    {
+        keys: 'B',
+        does: 'the stop behind structure, the next place in turn',
+        run: () => {
+            const stop = nextStop(setup.value);
+            if (stop !== undefined) {
+                void change('PATCH', '/setup', { stop }, 'note');
+            }
+        },
+    },
+    {
         keys: 'x',
         does: 'turn the side: long or short',
         run: () => void change('PATCH', '/setup', { side: setup.value.side === 'long' ? 'short' : 'long' }),
@@ -643,7 +664,10 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                 </div>
                 <div class="read-out">
                     <p v-if="setup.sentence" class="sentence">{{ setup.sentence }}</p>
-                    <p v-else-if="setup.begun" class="sentence muted">The setup still needs {{ setup.missing.join(' and ') }}.</p>
+                    <p v-else-if="setup.begun" class="sentence muted">
+                        The setup still needs
+                        {{ setup.missing.map((part) => (part === 'entry' ? 'an entry' : `a ${part}`)).join(' and ') }}.
+                    </p>
                     <p v-else class="sentence muted">
                         No setup yet: choose a level and press e for the entry, s for the stop, t for a target.
                     </p>

@@ -272,7 +272,7 @@ export interface EditionSetupData {
     side: Side;
     trigger: string;
     sentence: string;
-    entry: string;
+    entries: string[];
     stop: string;
     cancel: string | null;
     targets: TargetData[];
@@ -575,6 +575,11 @@ export interface LimitsData {
     brokenFor: number;
     farAt: number;
     farFor: number;
+    accountValue: number;
+    riskPercent: number;
+    leastReward: number;
+    noiseAtr: number;
+    volumeShare: number;
 }
 
 export interface LineFaultData {

@@ -44,6 +44,6 @@ final readonly class AtrTrail implements Destination
 
     public function describe(Words $words): string
     {
-        return "trailing {$words->number($this->multiple)} average true ranges of {$this->period} {$words->bar($this->timeFrame)}s {$words->below()} the ".($words->above() === 'above' ? 'highest' : 'lowest')." {$words->closing($this->timeFrame)} close";
+        return "trails {$words->number($this->multiple)} average true ranges of {$this->period} {$words->bar($this->timeFrame)}s {$words->below()} the ".($words->above() === 'above' ? 'highest' : 'lowest')." {$words->closing($this->timeFrame)} close";
     }
 }

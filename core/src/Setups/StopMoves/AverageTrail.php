@@ -37,6 +37,6 @@ final readonly class AverageTrail implements Destination
 
     public function describe(Words $words): string
     {
-        return "trailing the {$this->type->words($this->period, $words->bar($this->timeFrame))}";
+        return "trails the {$this->type->words($this->period, $words->bar($this->timeFrame))}";
     }
 }

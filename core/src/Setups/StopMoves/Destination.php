@@ -31,6 +31,6 @@ interface Destination
     /** @return array<string, string|int> */
     public function toRules(PriceGrid $grid): array;
 
-    /** "to the entry" */
+    /** "goes to the entry", "trails the ..." */
     public function describe(Words $words): string;
 }

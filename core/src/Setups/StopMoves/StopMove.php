@@ -32,6 +32,6 @@ final readonly class StopMove
 
     public function describe(Words $words): string
     {
-        return "{$this->after->describe($words)} the stop goes {$this->to->describe($words)}";
+        return "{$this->after->describe($words)} the stop {$this->to->describe($words)}";
     }
 }

@@ -37,6 +37,6 @@ final readonly class SwingTrail implements Destination
 
     public function describe(Words $words): string
     {
-        return 'trailing the '.($words->above() === 'above' ? 'lowest low' : 'highest high')." of the last {$this->bars} {$words->bar($this->timeFrame)}s";
+        return 'trails the '.($words->above() === 'above' ? 'lowest low' : 'highest high')." of the last {$this->bars} {$words->bar($this->timeFrame)}s";
     }
 }

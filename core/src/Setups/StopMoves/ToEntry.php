@@ -32,6 +32,6 @@ final readonly class ToEntry implements Destination
 
     public function describe(Words $words): string
     {
-        return 'to the entry';
+        return 'goes to the entry';
     }
 }

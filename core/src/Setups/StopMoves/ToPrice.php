@@ -38,6 +38,6 @@ final readonly class ToPrice implements Destination
 
     public function describe(Words $words): string
     {
-        return "to {$words->price($this->price)}";
+        return "goes to {$words->price($this->price)}";
     }
 }

@@ -28,6 +28,6 @@ final readonly class ToTarget implements Destination
 
     public function describe(Words $words): string
     {
-        return "to target {$this->number}";
+        return "goes to target {$this->number}";
     }
 }
