@@ -14,6 +14,7 @@ export default defineConfig({
         baseURL: `http://127.0.0.1:${PORT}`,
         viewport: { width: 1280, height: 800 },
         colorScheme: 'light',
+        actionTimeout: 30_000,
         // a trace makes each step some times slower:  TRACE=1 npx playwright test ...
         trace: process.env.TRACE ? 'retain-on-failure' : 'off',
         launchOptions: {

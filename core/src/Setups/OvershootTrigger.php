@@ -96,6 +96,10 @@ final readonly class OvershootTrigger extends Trigger
         $bar = $words->bar($this->timeFrame);
         $back = $this->bars === 1 ? "and the same {$bar} closes back {$words->above()} it" : "and one of {$this->bars} {$bar}s closes back {$words->above()} it";
 
-        return "when price trades {$words->price($this->beyond)} or more {$words->below()} {$words->price($this->price)} {$back}, at that close";
+        $over = $this->beyond === 0
+            ? "at {$words->price($this->price)} or {$words->lower()}"
+            : "{$words->price($this->beyond)} or more {$words->below()} {$words->price($this->price)}";
+
+        return "when price trades {$over} {$back}, at that close";
     }
 }

@@ -51,6 +51,11 @@ final readonly class Words
         return $this->long() ? 'higher' : 'lower';
     }
 
+    public function lower(): string
+    {
+        return $this->long() ? 'lower' : 'higher';
+    }
+
     public function above(): string
     {
         return $this->long() ? 'above' : 'below';

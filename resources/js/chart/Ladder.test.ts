@@ -110,6 +110,19 @@ describe('the ladder', () => {
         expect(ladder.emitted('choose')?.flat()).toEqual(expect.arrayContaining(['last', 'target-0', 'stop']));
     });
 
+    it('goes from one of the author’s own rows to the next at another price, past the last close and what was found', async () => {
+        const level = row({ key: 'level-7', kind: 'level', value: 47.9 });
+        const same = row({ key: 'target-1', kind: 'target', value: 47.9, target: 1 });
+        const between = row({ key: 'found-1', kind: 'found', value: 47.4, levelId: null });
+        const last = row({ key: 'last', kind: 'last', value: 47.07, levelId: null, movable: false });
+        const below = row({ key: 'level-8', kind: 'level', value: 46.2 });
+        await ladder.setProps({ rows: [level, same, between, last, below] });
+        await press('level-7', 'PageDown');
+        expect(ladder.emitted('choose')?.at(-1)).toEqual(['level-8']);
+        await press('level-8', 'PageDown');
+        expect(ladder.emitted('choose')?.at(-1)).toEqual(['level-8']);
+    });
+
     it('opens a level on Enter, and the price of what is no level', async () => {
         await press('level-7', 'Enter');
         expect(ladder.emitted('open')).toEqual([[rows[1]]]);

@@ -171,13 +171,17 @@ function key(event: KeyboardEvent, item: LadderItem, index: number): void {
     }
 }
 
-/** The next row that is the author's own: a level, or a price of the plan. */
+/** The next row that is the author's own, at another price: a level, or a price of the plan. */
 function step(from: number, way: 1 | -1): number {
-    let at = from + way;
-    while (at > 0 && at < items.value.length - 1 && items.value[at]?.row.kind === 'found') {
-        at += way;
+    const here = items.value[from]?.row.price;
+    const isNext = ({ row }: LadderItem): boolean => row.kind !== 'found' && row.kind !== 'last' && row.price !== here;
+    for (let at = from + way; at >= 0 && at < items.value.length; at += way) {
+        const item = items.value[at];
+        if (item !== undefined && isNext(item)) {
+            return at;
+        }
     }
-    return at;
+    return from;
 }
 
 function deletable(row: LadderRowData): boolean {

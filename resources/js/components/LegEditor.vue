@@ -59,7 +59,7 @@ function keep(what: string, value: string): void {
 </script>
 
 <template>
-    <div class="leg" :class="{ staged: of > 1 }" role="group" :aria-label="name">
+    <div class="leg" :class="{ staged: of > 1 }" role="group" :aria-label="`Part ${number + 1} of the entry`">
         <div v-if="of > 1" class="part">
             <InputText
                 :model-value="leg.name"

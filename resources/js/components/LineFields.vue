@@ -34,6 +34,7 @@ function keepText(name: string, before: string | null | undefined, event: Event)
                 :model-value="values[field.name] ?? ''"
                 size="small"
                 autocomplete="off"
+                :aria-label="[field.label, field.unit].filter(Boolean).join(' ')"
                 :invalid="error !== undefined"
                 @blur="keepText(field.name, values[field.name], $event)"
                 @keydown.enter.prevent="keepText(field.name, values[field.name], $event)"

@@ -2,13 +2,13 @@
 import Button from 'primevue/button';
 import Select from 'primevue/select';
 import { computed, nextTick, ref } from 'vue';
-import { AFTER, CONDITIONS, TO, type Field } from '@/lib/setup';
+import { AFTER, CONDITIONS, TO, type Field, type SetupChange } from '@/lib/setup';
 import type { ConditionData, SetupData, StopMoveData } from '@/types/data';
 import LineFields from './LineFields.vue';
 
 /** Conditions, moves of the stop and other ways out: each a line that reads as it will be published, edited in place. */
 const props = defineProps<{ setup: SetupData; errors: Record<string, string> }>();
-const emit = defineEmits<{ change: [changes: Record<string, unknown>] }>();
+const emit = defineEmits<{ change: [changes: SetupChange] }>();
 
 type Values = Record<string, string | null>;
 interface Line {
@@ -30,9 +30,24 @@ const draft = ref<{ kind: 'condition' | 'move'; values: Values } | null>(null);
 function bare(line: ConditionData | StopMoveData): Values {
     return Object.fromEntries(Object.entries(line).filter(([name]) => name !== 'text')) as Values;
 }
-const conditions = (): Values[] => props.setup.conditions.map(bare);
-const moves = (): Values[] => props.setup.stopMoves.map(bare);
+/** The lists are changed as they stand when the change has its turn. */
+const setConditions = (change: (lines: Values[]) => Values[]): void =>
+    emit('change', (now) => ({ conditions: change(now.conditions.map(bare)) }));
+const setMoves = (change: (lines: Values[]) => Values[]): void =>
+    emit('change', (now) => ({ stop_moves: change(now.stopMoves.map(bare)) }));
 const errorOf = (path: string): string | undefined => Object.entries(props.errors).find(([field]) => field.startsWith(path))?.[1];
+
+/** Why a line that was to be added is not in the list. */
+const refused = computed(() => {
+    const counts: Record<string, number> = {
+        conditions: props.setup.conditions.length,
+        stop_moves: props.setup.stopMoves.length,
+    };
+    return Object.entries(props.errors).find(([field]) => {
+        const [list = '', index] = field.split('.');
+        return Number(index) >= (counts[list] ?? Infinity);
+    })?.[1];
+});
 
 const AFTERS = Object.entries(AFTER).map(([value, { label }]) => ({ value, label }));
 const TOS = Object.entries(TO).map(([value, { label }]) => ({ value, label }));
@@ -70,8 +85,8 @@ const lines = computed<Line[]>(() => [
         values: bare(one),
         error: errorOf(`conditions.${i}`),
         keep: (name: string, value: string) =>
-            emit('change', { conditions: conditions().map((was, n) => (n === i ? { ...was, [name]: value } : was)) }),
-        remove: () => emit('change', { conditions: conditions().filter((_, n) => n !== i) }),
+            setConditions((lines) => lines.map((was, n) => (n === i ? { ...was, [name]: value } : was))),
+        remove: () => setConditions((lines) => lines.filter((_, n) => n !== i)),
     })),
     ...props.setup.stopMoves.map((one, i) => ({
         key: `move-${i}`,
@@ -80,8 +95,8 @@ const lines = computed<Line[]>(() => [
         values: bare(one),
         error: errorOf(`stop_moves.${i}`),
         keep: (name: string, value: string) =>
-            emit('change', { stop_moves: moves().map((was, n) => (n === i ? moved(was, name, value) : was)) }),
-        remove: () => emit('change', { stop_moves: moves().filter((_, n) => n !== i) }),
+            setMoves((lines) => lines.map((was, n) => (n === i ? moved(was, name, value) : was))),
+        remove: () => setMoves((lines) => lines.filter((_, n) => n !== i)),
     })),
     ...(props.setup.timeStop === null
         ? []
@@ -109,7 +124,7 @@ const lines = computed<Line[]>(() => [
                   values: { session: String(props.setup.openExit.session), gapMin: props.setup.openExit.gapMin },
                   error: errorOf('open_exit'),
                   keep: (name: string, value: string) =>
-                      emit('change', { open_exit: { ...props.setup.openExit, [name]: value === '' ? null : value } }),
+                      emit('change', (now) => ({ open_exit: { ...now.openExit, [name]: value === '' ? null : value } })),
                   remove: () => emit('change', { open_exit: null }),
               },
           ]),
@@ -173,10 +188,10 @@ function keepDraft(next: { kind: 'condition' | 'move'; values: Values }): void {
     draft.value = null;
     if (next.kind === 'condition') {
         open.value = `condition-${props.setup.conditions.length}`;
-        emit('change', { conditions: [...conditions(), next.values] });
+        setConditions((lines) => [...lines, next.values]);
     } else {
         open.value = `move-${props.setup.stopMoves.length}`;
-        emit('change', { stop_moves: [...moves(), next.values] });
+        setMoves((lines) => [...lines, next.values]);
     }
 }
 
@@ -230,12 +245,7 @@ function fillDraft(name: string, value: string): void {
                 @keep="fillDraft"
             />
         </div>
-        <p v-else-if="errorOf('conditions') && setup.conditions.length === 0" class="error" role="alert">
-            {{ errorOf('conditions') }}
-        </p>
-        <p v-else-if="errorOf('stop_moves') && setup.stopMoves.length === 0" class="error" role="alert">
-            {{ errorOf('stop_moves') }}
-        </p>
+        <p v-else-if="refused" class="error" role="alert">{{ refused }} It was not added.</p>
         <Select
             :key="added"
             :model-value="null"

@@ -5,7 +5,7 @@ import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
 import { computed } from 'vue';
 import { signed, type Grid } from '@/lib/price';
-import { CLOSES, withPart, withoutPart } from '@/lib/setup';
+import { CLOSES, withPart, withoutPart, type SetupChange } from '@/lib/setup';
 import type { CloseRuleData, LegData, SetupData, TargetData } from '@/types/data';
 import LegEditor from './LegEditor.vue';
 import PartLines from './PartLines.vue';
@@ -13,7 +13,7 @@ import PriceField from './PriceField.vue';
 
 /** The setup of a candidate, line by line. Everything is kept as soon as it is changed. */
 const props = defineProps<{ setup: SetupData; grid: Grid; errors: Record<string, string> }>();
-const emit = defineEmits<{ change: [changes: Record<string, unknown>]; clear: [] }>();
+const emit = defineEmits<{ change: [changes: SetupChange]; clear: [] }>();
 
 const MOST_LEGS = 4;
 const MOST_TARGETS = 5;
@@ -50,7 +50,11 @@ const targets = computed<(TargetData | null)[]>(() => [
 ]);
 
 function setTarget(index: number, change: { price?: string | null; share?: string }): void {
-    const next = props.setup.targets.map(({ price, share }) => ({ price: price as string | null, share }));
+    emit('change', (now) => ({ targets: withTarget(now, index, change) }));
+}
+
+function withTarget(now: SetupData, index: number, change: { price?: string | null; share?: string }): unknown[] {
+    const next = now.targets.map(({ price, share }) => ({ price: price as string | null, share }));
     const old = next[index];
     if (old === undefined) {
         // another target takes half of what the last one took
@@ -67,7 +71,7 @@ function setTarget(index: number, change: { price?: string | null; share?: strin
     if (left.length === 1 && left[0] !== undefined && next.length === 2) {
         left[0].share = '1';
     }
-    emit('change', { targets: left });
+    return left;
 }
 
 function options(share: string): { label: string; value: string }[] {
@@ -77,26 +81,31 @@ function options(share: string): { label: string; value: string }[] {
 }
 
 function setLeg(index: number, change: Partial<LegData>): void {
-    const before = props.setup.legs[index];
-    emit('change', {
-        legs: props.setup.legs.map((leg, i) => ({
+    emit('change', (now) => ({
+        legs: now.legs.map((leg, i) => ({
             ...leg,
             ...(i === index ? change : {}),
             // a part that is renamed is still the one that is waited for
-            ...(change.name !== undefined && leg.needs !== null && leg.needs === before?.name ? { needs: change.name } : {}),
+            ...(change.name !== undefined && leg.needs !== null && leg.needs === now.legs[index]?.name
+                ? { needs: change.name }
+                : {}),
         })),
-    });
+    }));
 }
 
 /** The last part has what the others leave. */
 function setShare(index: number, share: string): void {
-    const legs = props.setup.legs.map((leg, i) => (i === index ? { ...leg, share } : { ...leg }));
+    emit('change', (now) => ({ legs: withShare(now, index, share) }));
+}
+
+function withShare(now: SetupData, index: number, share: string): LegData[] {
+    const legs = now.legs.map((leg, i) => (i === index ? { ...leg, share } : { ...leg }));
     const last = legs.at(-1);
     if (last !== undefined) {
         const others = legs.slice(0, -1).reduce((sum, leg) => sum + Number(leg.share), 0);
         last.share = String(Math.round((1 - others) * 100) / 100);
     }
-    emit('change', { legs });
+    return legs;
 }
 </script>
 
@@ -126,7 +135,7 @@ function setShare(index: number, share: string): void {
                 size="small"
                 severity="secondary"
                 title="Another part of the entry"
-                @click="emit('change', { legs: withPart(setup) })"
+                @click="emit('change', (now) => ({ legs: withPart(now) }))"
             />
         </div>
         <LegEditor
@@ -143,7 +152,7 @@ function setShare(index: number, share: string): void {
             :hint="i === 0 && setup.risk ? `1 R = ${setup.risk}, ${setup.riskPercent} %` : undefined"
             @change="setLeg(i, $event)"
             @share="setShare(i, $event)"
-            @remove="emit('change', { legs: withoutPart(setup, i) })"
+            @remove="emit('change', (now) => ({ legs: withoutPart(now, i) }))"
         />
         <p
             v-for="(_, i) in setup.legs"

@@ -1,6 +1,6 @@
 import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { nextKind, nextStop, withoutPart } from '@/lib/setup';
+import { nextKind, nextStop, withoutPart, type SetupChange } from '@/lib/setup';
 import type { LegData, OutcomeData, SetupData, StripData } from '@/types/data';
 import OutcomeFacts from './OutcomeFacts.vue';
 import PriceField from './PriceField.vue';
@@ -142,6 +142,11 @@ describe('the setup editor', () => {
         scale: { entry: 41.2, stop: 39.85 },
         strip: null,
     };
+    /** The last change asked for, worked out on what the editor holds. */
+    function changed(wrapper: ReturnType<typeof editor>): unknown {
+        const change = wrapper.emitted('change')?.at(-1)?.[0] as SetupChange | undefined;
+        return typeof change === 'function' ? change(wrapper.props('setup')) : change;
+    }
     const editor = (change: Partial<SetupData> = {}, errors: Record<string, string> = {}) =>
         mount(SetupEditor, { props: { setup: { ...setup, ...change }, grid, errors } });
 
@@ -150,7 +155,7 @@ describe('the setup editor', () => {
         await input?.setValue(price);
         await input?.trigger('blur');
         await flushPromises();
-        return wrapper.emitted('change')?.at(-1)?.[0];
+        return changed(wrapper);
     }
 
     it('gives a second target half of what the first one took', async () => {
@@ -198,7 +203,7 @@ describe('the setup editor', () => {
     it('stages the entry: half each, and the last part has what is left', async () => {
         const wrapper = editor();
         await wrapper.get('button[title="Another part of the entry"]').trigger('click');
-        expect(wrapper.emitted('change')?.at(-1)?.[0]).toMatchObject({
+        expect(changed(wrapper)).toMatchObject({
             legs: [
                 { name: 'starter', share: '0.5', price: '41.20' },
                 { name: 'add', share: '0.5', price: null },
@@ -208,7 +213,7 @@ describe('the setup editor', () => {
         const share = staged.get('input[aria-label="Share of part 1, percent"]');
         await share.setValue('30');
         await share.trigger('change');
-        expect(staged.emitted('change')?.at(-1)?.[0]).toMatchObject({ legs: [{ share: '0.3' }, { share: '0.7' }] });
+        expect(changed(staged)).toMatchObject({ legs: [{ share: '0.3' }, { share: '0.7' }] });
     });
 
     it('gives the share of a part that is taken away to the one before, which is the entry again', () => {
@@ -238,9 +243,9 @@ describe('the setup editor', () => {
         const input = wrapper.get('.parts .line input');
         (input.element as HTMLInputElement).value = '2';
         await input.trigger('blur');
-        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ conditions: [{ ...condition, value: '2' }] });
+        expect(changed(wrapper)).toEqual({ conditions: [{ ...condition, value: '2' }] });
         await wrapper.get('[aria-label^="Remove: Only if"]').trigger('click');
-        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ conditions: [] });
+        expect(changed(wrapper)).toEqual({ conditions: [] });
     });
 
     it('puts the stop where the chart offers it, and goes on to the next place', async () => {
@@ -250,7 +255,7 @@ describe('the setup editor', () => {
         ];
         const wrapper = editor({ stopOffers: offers });
         await wrapper.get('.offers button').trigger('click');
-        expect(wrapper.emitted('change')?.at(-1)?.[0]).toEqual({ stop: '40.10' });
+        expect(changed(wrapper)).toEqual({ stop: '40.10' });
         expect(nextStop({ ...setup, stopOffers: offers })).toBe('40.10');
         expect(nextKind(setup)).toBe('overshoot');
     });

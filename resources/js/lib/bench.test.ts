@@ -117,6 +117,23 @@ describe('the bench', () => {
         ]);
     });
 
+    it('works a change of the setup out when its turn comes: two in a row never undo each other', async () => {
+        answers = [() => Response.json(bench({ legs: [{ name: 'entry', kind: 'break' }] as never }))];
+        const { plan } = open();
+        void plan({ trigger: 'break' });
+        await plan((now) => ({ legs: now.legs.map((leg) => ({ ...leg, price: '44.00' })) }));
+        expect(calls.map(([, , body]) => body)).toEqual([
+            { trigger: 'break' },
+            { legs: [{ name: 'entry', kind: 'break', price: '44.00' }] },
+        ]);
+    });
+
+    it('moves and takes away a later part of the entry by its number', async () => {
+        const { setRow } = open();
+        await setRow(row('leg-1', 'entry', 44.5, { target: 1 }), '44.60');
+        expect(calls).toEqual([['PATCH', '/plan/mark/7/setup?frame=1d', { leg: { number: 1, price: '44.60' } }]]);
+    });
+
     it('sends changes one after the other', async () => {
         const waiting: ((response: Response) => void)[] = [];
         vi.stubGlobal(

@@ -4,7 +4,7 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { LadderRowData, LevelForm, TimeFrame, WorkbenchData } from '@/types/data';
 import { Refusal, send } from './http';
-import { withoutPart } from './setup';
+import { withoutPart, type SetupChange } from './setup';
 
 /** Where a refusal is told besides its own field: where a new level is typed, or in a note. */
 type AlsoAt = 'new' | 'note';
@@ -66,9 +66,14 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
         // what was changed belongs to the candidate that stood there, also when it is sent after another took its place
         const { id } = bench.value.candidate;
         const url = `${base.value}${path}${query.value}`;
-        const turn = line.then(() => sendChange(id, method, url, body, alsoAt));
+        const turn = line.then(() => sendChange(id, method, url, typeof body === 'function' ? body() : body, alsoAt));
         line = turn;
         return turn;
+    }
+
+    /** A change of the setup, by what it holds once the changes before are kept: two in a row never undo each other. */
+    function plan(changes: SetupChange): Promise<boolean> {
+        return change('PATCH', '/setup', typeof changes === 'function' ? () => changes(bench.value.setup) : changes);
     }
 
     /** The bench anew: with the cross-check of another chart or evening. */
@@ -163,7 +168,7 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
             }
             default:
                 return row.kind === 'entry' && row.target !== null
-                    ? change('PATCH', '/setup', { legs: withoutPart(bench.value.setup, row.target) })
+                    ? plan((now) => ({ legs: withoutPart(now, row.target ?? 0) }))
                     : change('PATCH', '/setup', { [row.kind]: null });
         }
     }
@@ -203,6 +208,7 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
         keeping,
         query,
         change,
+        plan,
         refresh,
         setRow,
         deleteRow,

@@ -2,6 +2,9 @@ import type { LegData, SetupData, TimeFrame, TriggerKind } from '@/types/data';
 
 /** The words and defaults of the parts of a setup. The rules themselves are the core's: what it refuses is told at its field. */
 
+/** A change of a setup; one that follows from what it holds is worked out when its turn comes, after the changes before it. */
+export type SetupChange = Record<string, unknown> | ((now: SetupData) => Record<string, unknown>);
+
 export interface Choice<T extends string = string> {
     value: T;
     label: string;

@@ -20,7 +20,15 @@ export function useUndo(
 ) {
     const toast = useToast();
 
-    async function travel(way: 'undo' | 'redo'): Promise<void> {
+    // pressed twice, it goes two steps, one after the other
+    let line: Promise<void> = Promise.resolve();
+
+    function travel(way: 'undo' | 'redo'): Promise<void> {
+        line = line.then(() => step(way));
+        return line;
+    }
+
+    async function step(way: 'undo' | 'redo'): Promise<void> {
         try {
             await settle();
             const to = await send<Travelled>('POST', `/plan/${way}`);

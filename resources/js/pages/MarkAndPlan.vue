@@ -78,11 +78,26 @@ const strip = computed(() => toRaw(props.strip));
 
 const asOf = ref<string | null>(null);
 const asked = computed(() => ({ frame: chart.value.timeFrame, asOf: asOf.value }));
-const { bench, errors, newLevelError, keeping, query, change, refresh, setRow, deleteRow, use, describe, mark, adopt, settled } =
-    useBench(
-        computed(() => toRaw(props.workbench)),
-        asked,
-    );
+const {
+    bench,
+    errors,
+    newLevelError,
+    keeping,
+    query,
+    change,
+    plan,
+    refresh,
+    setRow,
+    deleteRow,
+    use,
+    describe,
+    mark,
+    adopt,
+    settled,
+} = useBench(
+    computed(() => toRaw(props.workbench)),
+    asked,
+);
 const candidate = computed(() => bench.value.candidate);
 const instrument = computed(() => candidate.value.instrument);
 const setup = computed(() => bench.value.setup);
@@ -692,7 +707,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                             :setup="setup"
                             :grid="grid"
                             :errors="errors"
-                            @change="change('PATCH', '/setup', $event)"
+                            @change="plan"
                             @clear="change('DELETE', '/setup')"
                         />
                         <PassForm :candidate="candidate" />
