@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Enums\CandidateState;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Planning\PlanHistory;
 use Illuminate\Validation\ValidationException;
 
-/** Keeps a candidate or passes it, with the reason, and says who may read it. */
+/** Keeps a candidate or says that it is no trade, with the reason, and says who may read it. */
 final class JudgeCandidate
 {
-    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, Tier $readers): void
+    /** @param int|null $wouldChange the price, in units, that would change the verdict */
+    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, Tier $readers, NoTrade $noTrade = NoTrade::Pass, ?int $wouldChange = null): void
     {
         $reason = trim($reason);
         if ($state === CandidateState::Passed && $reason === '') {
@@ -28,7 +30,13 @@ final class JudgeCandidate
             $candidate->plan,
             "{$label} {$candidate->instrument->symbol}",
             $candidate->instrument_id,
-            static fn () => $candidate->update(['state' => $state, 'reason' => $reason, 'readers' => $readers]),
+            static fn () => $candidate->update([
+                'state' => $state,
+                'reason' => $reason,
+                'readers' => $readers,
+                'no_trade' => $state === CandidateState::Passed ? $noTrade : NoTrade::Pass,
+                'would_change' => $state === CandidateState::Passed ? $wouldChange : null,
+            ]),
         );
     }
 }

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Data;
 
 use App\Enums\CandidateState;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 
-/** A candidate on the plan's working list. */
+/** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
 {
     public function __construct(
@@ -15,6 +16,9 @@ final readonly class CandidateData
         public InstrumentData $instrument,
         public CandidateState $state,
         public string $reason,
+        public NoTrade $noTrade,
+        public ?string $wouldChange,
+        public string $verdict,
         public Tier $readers,
         public ?string $lastClose,
         public ?string $change,

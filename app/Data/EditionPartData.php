@@ -8,6 +8,7 @@ namespace App\Data;
 final readonly class EditionPartData
 {
     /**
+     * @param string                 $verdict   of what is no trade, with its reason
      * @param list<EditionLevelData> $levels
      * @param float                  $units     new units for one as published: prices are drawn divided by it
      * @param string|null            $splitNote what splits have made of the prices
@@ -18,7 +19,7 @@ final readonly class EditionPartData
         public string $kind,
         public string $currency,
         public bool $passed,
-        public string $reason,
+        public string $verdict,
         public string $lastClose,
         public array $levels,
         public ?EditionSetupData $setup,

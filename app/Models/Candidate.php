@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\CandidateState;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -17,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int            $position
  * @property CandidateState $state
  * @property string         $reason
+ * @property NoTrade        $no_trade      how it is passed
+ * @property int|null       $would_change  the price, in units, that would change that
  * @property Tier           $readers       the lowest tier that may read it
  * @property Plan           $plan
  * @property Instrument     $instrument
@@ -31,7 +34,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'readers' => Tier::class];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class];
     }
 
     /** @return BelongsTo<Plan, $this> */

@@ -122,11 +122,16 @@ final readonly class WorkbenchPresenter
         $before = $series->close[$series->count() - 2] ?? null;
         $setup = $draft === null ? null : $this->setups->complete($candidate, $plan, $draft);
 
+        $wouldChange = $candidate->would_change === null ? null : $series->grid->format($candidate->would_change);
+
         return new CandidateData(
             $candidate->id,
             InstrumentData::of($candidate->instrument),
             $candidate->state,
             $candidate->reason,
+            $candidate->no_trade,
+            $wouldChange,
+            $candidate->state === CandidateState::Passed ? $candidate->no_trade->sentence($candidate->reason, $wouldChange) : '',
             $candidate->readers,
             $close === null ? null : $series->grid->format($close),
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,

@@ -29,7 +29,7 @@ use Watchpost\Core\Setups\Sentence;
  * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
  * @phpstan-type SetupPart array{key: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type CandidatePart array{
- *     instrument: InstrumentPart, state: string, reason: string, readers: string, last_close: string,
+ *     instrument: InstrumentPart, state: string, reason: string, no_trade?: string, would_change?: string, readers: string, last_close: string,
  *     levels: list<LevelPart>, setup?: SetupPart
  * }
  * @phpstan-type Document array{
@@ -113,6 +113,8 @@ final readonly class EditionComposer
             ],
             'state' => $candidate->state === CandidateState::Passed ? 'passed' : 'planned',
             'reason' => $candidate->reason,
+            ...($candidate->state === CandidateState::Passed ? ['no_trade' => $candidate->no_trade->value] : []),
+            ...($candidate->would_change === null ? [] : ['would_change' => $grid->format($candidate->would_change)]),
             'readers' => $candidate->readers->value,
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => $this->levels($plan, $instrument),

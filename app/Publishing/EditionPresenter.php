@@ -15,6 +15,7 @@ use App\Data\RScaleData;
 use App\Data\StripData;
 use App\Data\TargetData;
 use App\Enums\LevelGrade;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
@@ -145,7 +146,7 @@ final readonly class EditionPresenter
             InstrumentKind::from($candidate['instrument']['kind'])->label(),
             $candidate['instrument']['currency'],
             $candidate['state'] === 'passed',
-            $candidate['reason'],
+            $candidate['state'] === 'passed' ? NoTrade::from($candidate['no_trade'] ?? NoTrade::Pass->value)->sentence($candidate['reason'], $candidate['would_change'] ?? null) : '',
             $candidate['last_close'],
             array_map(static fn (array $level): EditionLevelData => new EditionLevelData(
                 $level['price'],

@@ -45,6 +45,33 @@ final class CandidatesTest extends TestCase
         self::assertSame(['passed', 'Too thin.'], [$candidate->refresh()->state->value, $candidate->reason]);
     }
 
+    public function testNoTradeIsAPlanTooWithWhatWouldChangeIt(): void
+    {
+        $this->planned('TARN.Q');
+        $candidate = $this->candidate('OAKL.Q');
+        $url = "/plan/candidates/{$candidate->id}";
+        $verdict = ['state' => 'passed', 'reason' => 'Far above its averages.', 'readers' => 'harbour', 'no_trade' => 'do_not_chase'];
+        $this->patchJson($url, ['would_change' => 'much', ...$verdict])->assertStatus(422)->assertJsonValidationErrors(['would_change' => 'is not a price']);
+        self::assertSame('new', $candidate->refresh()->state->value);
+
+        $this->patchJson($url, ['would_change' => '55.50', ...$verdict])->assertRedirect();
+        $said = 'Do not chase: Far above its averages. 55.50 would change that.';
+        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.1.verdict', $said));
+        $edition = $this->publish();
+        self::assertStringContainsString('"no_trade":"do_not_chase"', $edition->document);
+        $this->actingAs($this->harbour)->get("/editions/{$edition->number}")->assertInertia(fn ($page) => $page->where('edition.parts.1.verdict', $said));
+    }
+
+    public function testWhoIsKeptAfterAllIsNoLongerSaidToBeNoTrade(): void
+    {
+        $candidate = $this->candidate('OAKL.Q');
+        $url = "/plan/candidates/{$candidate->id}";
+        $this->patchJson($url, ['state' => 'passed', 'reason' => 'Too thin', 'readers' => 'harbour', 'no_trade' => 'watch_only', 'would_change' => '55.50'])->assertRedirect();
+        $this->patchJson($url, ['state' => 'kept', 'reason' => '', 'readers' => 'harbour'])->assertRedirect();
+
+        self::assertSame(['pass', null], [$candidate->refresh()->no_trade->value, $candidate->would_change]);
+    }
+
     public function testTheOrderIsTheAuthors(): void
     {
         $ids = array_map(fn (string $symbol): int => $this->candidate($symbol)->id, $this->symbols());

@@ -10,11 +10,13 @@ use App\Actions\MoveCandidate;
 use App\Actions\RemoveCandidate;
 use App\Data\InstrumentData;
 use App\Enums\CandidateState;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 use App\Http\Requests\JudgeCandidateRequest;
 use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Planning\CurrentPlan;
+use App\Planning\PriceInput;
 use App\Planning\WorkbenchPresenter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -61,11 +63,16 @@ final class CandidateController extends Controller
     public function judge(JudgeCandidateRequest $request, Candidate $candidate, JudgeCandidate $judge): RedirectResponse
     {
         $this->authorize('update', $candidate);
+        $typed = $request->string('would_change')->trim()->value();
         $judge(
             $candidate,
             $request->enum('state', CandidateState::class) ?? $candidate->state,
             $request->string('reason')->value(),
             $request->enum('readers', Tier::class) ?? $candidate->readers,
+            $request->enum('no_trade', NoTrade::class) ?? $candidate->no_trade,
+            $request->has('would_change')
+                ? ($typed === '' ? null : (new PriceInput($candidate->instrument->grid()))->price($typed, 'would_change'))
+                : $candidate->would_change,
         );
 
         return back();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Enums\CandidateState;
+use App\Enums\NoTrade;
 use App\Enums\Tier;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -17,6 +18,8 @@ final class JudgeCandidateRequest extends FormRequest
         return [
             'state' => ['required', Rule::enum(CandidateState::class)],
             'reason' => ['present', 'nullable', 'string', 'max:200'],
+            'no_trade' => ['sometimes', Rule::enum(NoTrade::class)],
+            'would_change' => ['sometimes', 'nullable', 'string', 'max:30'],
             'readers' => ['required', Rule::enum(Tier::class)],
         ];
     }

@@ -111,7 +111,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                     </h2>
                     <p class="muted">{{ part.kind }}, last {{ part.lastClose }} {{ part.currency }}</p>
                 </header>
-                <p v-if="part.passed" class="passed">Passed: {{ part.reason }}</p>
+                <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
                 <template v-else>
                     <p v-if="part.setup" class="sentence">{{ part.setup.sentence }}</p>
                     <p v-if="part.splitNote && !part.setup?.outcome" class="muted">{{ part.splitNote }}</p>

@@ -2,20 +2,32 @@
 import { router } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
+import Select from 'primevue/select';
 import { ref, watch } from 'vue';
-import type { CandidateData } from '@/types/data';
+import type { CandidateData, NoTrade } from '@/types/data';
 
-/** Passes a candidate with the reason, or keeps it after all. */
+/** Says that a candidate is no trade, with the reason and what would change that; or keeps it after all. */
 const props = defineProps<{ candidate: CandidateData }>();
 
 const reason = ref('');
+const kind = ref<NoTrade>('pass');
+const wouldChange = ref('');
 const error = ref<string | null>(null);
+
+const kinds: { value: NoTrade; label: string }[] = [
+    { value: 'pass', label: 'Pass' },
+    { value: 'stand_aside', label: 'Stand aside' },
+    { value: 'do_not_chase', label: 'Do not chase' },
+    { value: 'watch_only', label: 'Watch only' },
+];
 
 // a reason belongs to the candidate it was typed for
 watch(
     () => props.candidate.id,
     () => {
         reason.value = '';
+        kind.value = 'pass';
+        wouldChange.value = '';
         error.value = null;
     },
 );
@@ -24,11 +36,17 @@ function judge(state: 'kept' | 'passed'): void {
     error.value = null;
     router.patch(
         `/plan/candidates/${props.candidate.id}`,
-        { state, reason: state === 'passed' ? reason.value : '', readers: props.candidate.readers },
+        {
+            state,
+            reason: state === 'passed' ? reason.value : '',
+            readers: props.candidate.readers,
+            no_trade: kind.value,
+            would_change: state === 'passed' ? wouldChange.value : '',
+        },
         {
             preserveScroll: true,
             preserveState: true,
-            onError: (refused) => (error.value = refused.reason ?? 'It could not be kept.'),
+            onError: (refused) => (error.value = refused.reason ?? refused.would_change ?? 'It could not be kept.'),
             onSuccess: () => (reason.value = ''),
         },
     );
@@ -37,9 +55,9 @@ function judge(state: 'kept' | 'passed'): void {
 
 <template>
     <form class="verdict" @submit.prevent="judge('passed')">
-        <h2>{{ candidate.state === 'passed' ? 'Passed' : 'Not worth a plan?' }}</h2>
+        <h2>{{ candidate.state === 'passed' ? 'No trade' : 'Not worth a plan?' }}</h2>
         <template v-if="candidate.state === 'passed'">
-            <p>{{ candidate.reason }}</p>
+            <p>{{ candidate.verdict }}</p>
             <Button label="Keep it after all" size="small" severity="secondary" outlined @click="judge('kept')" />
         </template>
         <template v-else>
@@ -53,6 +71,26 @@ function judge(state: 'kept' | 'passed'): void {
                     aria-label="Reason to pass it"
                     :invalid="error !== null"
                     fluid
+                />
+            </div>
+            <div class="line">
+                <Select
+                    v-model="kind"
+                    :options="kinds"
+                    option-label="label"
+                    option-value="value"
+                    size="small"
+                    class="kind"
+                    aria-label="What is said instead of a setup"
+                />
+                <InputText
+                    v-model="wouldChange"
+                    size="small"
+                    inputmode="decimal"
+                    placeholder="changed by"
+                    title="The price that would change this"
+                    aria-label="Price that would change this"
+                    class="changed"
                 />
                 <Button type="submit" label="Pass" size="small" severity="secondary" outlined />
             </div>
@@ -75,6 +113,15 @@ function judge(state: 'kept' | 'passed'): void {
     display: flex;
     gap: 8px;
     width: 100%;
+}
+.kind {
+    flex: 1;
+    min-width: 0;
+    align-items: center;
+}
+.changed {
+    width: 96px;
+    text-align: right;
 }
 .error {
     color: var(--stop);

@@ -288,7 +288,7 @@ useShortcuts([
                 </Column>
                 <Column header="Setup" header-style="width: 38%">
                     <template #body="{ data }: { data: CandidateData }">
-                        <span v-if="data.state === 'passed'" class="reason">Passed: {{ data.reason }}</span>
+                        <span v-if="data.state === 'passed'" class="reason">{{ data.verdict }}</span>
                         <div v-else-if="data.sentence && data.strip" class="set">
                             <RStrip :strip="data.strip" :width="130" />
                             <span class="sentence">{{ data.sentence }}</span>

@@ -28,6 +28,8 @@ export type LevelStanding = 'active' | 'tested' | 'broken' | 'role changed' | 'r
 
 export type MarketRunState = 'queued' | 'running' | 'done' | 'cancelled' | 'failed';
 
+export type NoTrade = 'pass' | 'stand_aside' | 'do_not_chase' | 'watch_only';
+
 export type OutcomeStatus = 'waiting' | 'open' | 'closed' | 'not_triggered' | 'cancelled' | 'void';
 
 export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_movement' | 'z_score' | 'ratio';
@@ -95,6 +97,9 @@ export interface CandidateData {
     instrument: InstrumentData;
     state: CandidateState;
     reason: string;
+    noTrade: NoTrade;
+    wouldChange: string | null;
+    verdict: string;
     readers: Tier;
     lastClose: string | null;
     change: string | null;
@@ -258,7 +263,7 @@ export interface EditionPartData {
     kind: string;
     currency: string;
     passed: boolean;
-    reason: string;
+    verdict: string;
     lastClose: string;
     levels: EditionLevelData[];
     setup: EditionSetupData | null;
