@@ -22,6 +22,7 @@ final readonly class EditionPartData
         public string $verdict,
         public string $lastClose,
         public array $levels,
+        public ?ThesisData $thesis,
         public ?EditionSetupData $setup,
         public ?ChartData $chart,
         public float $units,

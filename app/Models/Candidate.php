@@ -19,6 +19,9 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property CandidateState $state
  * @property string         $reason
  * @property NoTrade        $no_trade      how it is passed
+ * @property int|null       $conviction    1 to 5
+ * @property string         $wrong_if      what would prove it wrong
+ * @property int|null       $wrong_at      the price, in units, at which it is
  * @property int|null       $would_change  the price, in units, that would change that
  * @property Tier           $readers       the lowest tier that may read it
  * @property Plan           $plan

@@ -99,7 +99,7 @@ final readonly class WorkbenchPresenter
             ))->all()),
             $asOf,
             $this->setups->present($candidate, $plan, $draft, $series, $own, $atr),
-            new ReadingNoteData($candidate->shape, $candidate->cleanness, $candidate->speaks_for, $candidate->speaks_against),
+            new ReadingNoteData($candidate->shape, $candidate->cleanness, $candidate->speaks_for, $candidate->speaks_against, $candidate->conviction, $candidate->wrong_if, $candidate->wrong_at === null ? null : $series->grid->format($candidate->wrong_at)),
             $atr === null ? null : $series->grid->format((int) round($atr)),
             $atr === null ? null : $atr / 10 ** $series->grid->decimals,
             PlanHistory::nextUndo($plan),

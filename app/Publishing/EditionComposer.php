@@ -28,8 +28,9 @@ use Watchpost\Core\Setups\Sentence;
  * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
  * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
  * @phpstan-type SetupPart array{key: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
+ * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
  * @phpstan-type CandidatePart array{
- *     instrument: InstrumentPart, state: string, reason: string, no_trade?: string, would_change?: string, readers: string, last_close: string,
+ *     instrument: InstrumentPart, state: string, reason: string, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
  *     levels: list<LevelPart>, setup?: SetupPart
  * }
  * @phpstan-type Document array{
@@ -113,12 +114,34 @@ final readonly class EditionComposer
             ],
             'state' => $candidate->state === CandidateState::Passed ? 'passed' : 'planned',
             'reason' => $candidate->reason,
+            ...$this->thesis($candidate),
             ...($candidate->state === CandidateState::Passed ? ['no_trade' => $candidate->no_trade->value] : []),
             ...($candidate->would_change === null ? [] : ['would_change' => $grid->format($candidate->would_change)]),
             'readers' => $candidate->readers->value,
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => $this->levels($plan, $instrument),
         ];
+    }
+
+    /**
+     * What the author says of the idea; nothing of what is empty.
+     *
+     * @return array{thesis?: ThesisPart}
+     */
+    private function thesis(Candidate $candidate): array
+    {
+        if ($candidate->state === CandidateState::Passed) {
+            return [];
+        }
+        $thesis = array_filter([
+            'for' => $candidate->speaks_for,
+            'against' => $candidate->speaks_against,
+            'conviction' => $candidate->conviction,
+            'wrong_if' => $candidate->wrong_if,
+            'wrong_at' => $candidate->wrong_at === null ? null : $candidate->instrument->grid()->format($candidate->wrong_at),
+        ], static fn (int|string|null $said): bool => $said !== null && $said !== '');
+
+        return $thesis === [] ? [] : ['thesis' => $thesis];
     }
 
     /**

@@ -14,6 +14,7 @@ use App\Data\EditionSetupData;
 use App\Data\RScaleData;
 use App\Data\StripData;
 use App\Data\TargetData;
+use App\Data\ThesisData;
 use App\Enums\LevelGrade;
 use App\Enums\NoTrade;
 use App\Enums\Tier;
@@ -157,11 +158,20 @@ final readonly class EditionPresenter
                 $level['origin'],
                 LevelGrade::from($level['grade']),
             ), $candidate['levels']),
+            self::thesis($candidate),
             $setup,
             $chart,
             $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
             $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $sealed),
         );
+    }
+
+    /** @param CandidatePart $candidate */
+    private static function thesis(array $candidate): ?ThesisData
+    {
+        $said = $candidate['thesis'] ?? null;
+
+        return $said === null ? null : new ThesisData($said['for'] ?? '', $said['against'] ?? '', $said['conviction'] ?? null, $said['wrong_if'] ?? '', $said['wrong_at'] ?? null);
     }
 
     /**

@@ -247,6 +247,8 @@ final class DemoSeeder extends Seeder
             'cleanness' => 4,
             'speaks_for' => 'Back above both averages, and the group leads.',
             'speaks_against' => 'The highs of September are near.',
+            'conviction' => 3,
+            'wrong_if' => 'It closes back below both averages.',
         ]);
     }
 

@@ -62,6 +62,18 @@ final class CandidatesTest extends TestCase
         $this->actingAs($this->harbour)->get("/editions/{$edition->number}")->assertInertia(fn ($page) => $page->where('edition.parts.1.verdict', $said));
     }
 
+    public function testTheThesisIsPublishedAndWhatIsEmptyIsNot(): void
+    {
+        $candidate = $this->planned('TARN.Q');
+        $url = "/plan/mark/{$candidate->id}/note";
+        $this->patchJson($url, ['wrongAt' => 'low'])->assertStatus(422)->assertJsonValidationErrors(['wrongAt' => 'is not a price']);
+        $this->patchJson($url, ['speaksFor' => 'The group leads.', 'conviction' => 4, 'wrongIf' => 'The index loses its shelf', 'wrongAt' => '50.50'])->assertOk()->assertJsonPath('note.wrongAt', '50.50');
+        $edition = $this->publish();
+
+        self::assertStringContainsString('"thesis":{"conviction":4,"for":"The group leads.","wrong_at":"50.50","wrong_if":"The index loses its shelf"}', $edition->document);
+        $this->actingAs($this->harbour)->get("/editions/{$edition->number}")->assertInertia(fn ($page) => $page->where('edition.parts.0.thesis.conviction', 4)->where('edition.parts.0.thesis.speaksAgainst', ''));
+    }
+
     public function testWhoIsKeptAfterAllIsNoLongerSaidToBeNoTrade(): void
     {
         $candidate = $this->candidate('OAKL.Q');

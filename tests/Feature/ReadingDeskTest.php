@@ -115,7 +115,7 @@ final class ReadingDeskTest extends TestCase
     public function testAShapeIsNotedAndCanBeUndone(): void
     {
         $url = "/plan/mark/{$this->candidate->id}/note";
-        $this->patchJson($url, ['shape' => ' double bottom ', 'cleanness' => 4])->assertOk()->assertJsonPath('note', ['shape' => 'double bottom', 'cleanness' => 4, 'speaksFor' => '', 'speaksAgainst' => '']);
+        $this->patchJson($url, ['shape' => ' double bottom ', 'cleanness' => 4])->assertOk()->assertJsonPath('note', ['shape' => 'double bottom', 'cleanness' => 4, 'speaksFor' => '', 'speaksAgainst' => '', 'conviction' => null, 'wrongIf' => '', 'wrongAt' => null]);
         $this->patchJson($url, ['speaksFor' => 'the group leads', 'speaksAgainst' => 'thin'])->assertJsonPath('note.speaksFor', 'the group leads')->assertJsonPath('note.shape', 'double bottom');
         $this->patchJson($url, ['cleanness' => 6])->assertStatus(422)->assertJsonValidationErrors(['cleanness' => 'Rate it from 1 to 5.']);
         $this->patchJson($url, ['shape' => str_repeat('x', 61)])->assertStatus(422)->assertJsonValidationErrors('shape');

@@ -124,7 +124,7 @@ final class MarkController extends Controller
     public function note(ReadingNoteRequest $request, Candidate $candidate, NoteReading $note): JsonResponse
     {
         $this->authorize('update', $candidate);
-        $note($candidate, $request->changes());
+        $note($candidate, $request->changes($candidate->instrument->grid()));
 
         return $this->workbench($request, $candidate);
     }

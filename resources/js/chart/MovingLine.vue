@@ -26,7 +26,15 @@ const box = computed(() => {
     const top = props.y(row.value.high);
     return { top, height: Math.max(0, props.y(row.value.low) - top) };
 });
-const snapped = computed(() => props.live.snapped.value);
+/** It stays where it was while nothing is near: shown and hidden, nothing is laid out anew. */
+let place = 'translate(0, 0)';
+const dot = computed(() => {
+    const snapped = props.live.snapped.value;
+    if (snapped !== null) {
+        place = `translate(${props.x(snapped.index) - 5}px, ${props.y(snapped.value) - 5}px)`;
+    }
+    return { transform: place, opacity: snapped === null ? 0 : 1 };
+});
 </script>
 
 <template>
@@ -37,11 +45,7 @@ const snapped = computed(() => props.live.snapped.value);
             :class="[row.kind, row.grade, `is-${side}`]"
             :style="{ transform: `translateY(${box.top}px)`, height: `${box.height}px` }"
         />
-        <div
-            v-if="snapped !== null"
-            class="dot"
-            :style="{ transform: `translate(${x(snapped.index) - 5}px, ${y(snapped.value) - 5}px)` }"
-        />
+        <div class="dot" :style="dot" />
     </div>
 </template>
 
@@ -79,6 +83,7 @@ const snapped = computed(() => props.live.snapped.value);
     border-color: var(--short);
 }
 .dot {
+    will-change: transform, opacity;
     width: 10px;
     height: 10px;
     border: 1.5px solid var(--ink);

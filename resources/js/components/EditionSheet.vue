@@ -114,6 +114,29 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
                 <template v-else>
                     <p v-if="part.setup" class="sentence">{{ part.setup.sentence }}</p>
+                    <dl v-if="part.thesis" class="thesis">
+                        <template v-if="part.thesis.speaksFor">
+                            <dt>For it</dt>
+                            <dd>{{ part.thesis.speaksFor }}</dd>
+                        </template>
+                        <template v-if="part.thesis.speaksAgainst">
+                            <dt>Against it</dt>
+                            <dd>{{ part.thesis.speaksAgainst }}</dd>
+                        </template>
+                        <template v-if="part.thesis.wrongIf || part.thesis.wrongAt">
+                            <dt>Wrong if</dt>
+                            <dd>
+                                {{ part.thesis.wrongIf
+                                }}<template v-if="part.thesis.wrongAt"
+                                    >{{ part.thesis.wrongIf ? ', ' : '' }}at {{ part.thesis.wrongAt }}</template
+                                >
+                            </dd>
+                        </template>
+                        <template v-if="part.thesis.conviction">
+                            <dt>Conviction</dt>
+                            <dd>{{ part.thesis.conviction }} of 5</dd>
+                        </template>
+                    </dl>
                     <p v-if="part.splitNote && !part.setup?.outcome" class="muted">{{ part.splitNote }}</p>
                     <div class="columns">
                         <PriceChart
@@ -190,6 +213,19 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 </template>
 
 <style scoped>
+.thesis {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 1fr);
+    gap: 2px 12px;
+    margin: 0 0 12px;
+    line-height: 20px;
+}
+.thesis dt {
+    color: var(--ink-2);
+}
+.thesis dd {
+    margin: 0;
+}
 .edition {
     max-width: 880px;
     margin: 0 auto;

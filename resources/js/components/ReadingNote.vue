@@ -3,10 +3,12 @@ import AutoComplete from 'primevue/autocomplete';
 import SelectButton from 'primevue/selectbutton';
 import Textarea from 'primevue/textarea';
 import { ref, watch } from 'vue';
+import type { Grid } from '@/lib/price';
 import type { ReadingNoteData } from '@/types/data';
+import PriceField from './PriceField.vue';
 
-/** What the author reads in the chart: the shape in free words, how clean it is, what speaks for it and against. */
-const props = defineProps<{ note: ReadingNoteData; errors: Record<string, string> }>();
+/** What the author reads in the chart: the shape in free words, how clean it is, what speaks for it and against, what would prove it wrong. */
+const props = defineProps<{ note: ReadingNoteData; grid: Grid; errors: Record<string, string> }>();
 const emit = defineEmits<{ change: [changes: Partial<ReadingNoteData>] }>();
 
 const SHAPES = [
@@ -35,6 +37,7 @@ const grades = [1, 2, 3, 4, 5];
 const shape = ref(props.note.shape);
 const speaksFor = ref(props.note.speaksFor);
 const speaksAgainst = ref(props.note.speaksAgainst);
+const wrongIf = ref(props.note.wrongIf);
 const hints = ref<string[]>([]);
 watch(
     () => props.note,
@@ -43,6 +46,7 @@ watch(
         if (shape.value === before.shape) shape.value = next.shape;
         if (speaksFor.value === before.speaksFor) speaksFor.value = next.speaksFor;
         if (speaksAgainst.value === before.speaksAgainst) speaksAgainst.value = next.speaksAgainst;
+        if (wrongIf.value === before.wrongIf) wrongIf.value = next.wrongIf;
     },
 );
 
@@ -54,6 +58,7 @@ function keep(): void {
     if (shape.value !== props.note.shape) emit('change', { shape: shape.value });
     if (speaksFor.value !== props.note.speaksFor) emit('change', { speaksFor: speaksFor.value });
     if (speaksAgainst.value !== props.note.speaksAgainst) emit('change', { speaksAgainst: speaksAgainst.value });
+    if (wrongIf.value !== props.note.wrongIf) emit('change', { wrongIf: wrongIf.value });
 }
 </script>
 
@@ -83,9 +88,28 @@ function keep(): void {
             @update:model-value="emit('change', { cleanness: $event })"
         />
         <label for="speaks-for">What speaks for it</label>
-        <Textarea id="speaks-for" v-model="speaksFor" rows="4" maxlength="600" @blur="keep" />
+        <Textarea id="speaks-for" v-model="speaksFor" rows="3" maxlength="600" @blur="keep" />
         <label for="speaks-against">What speaks against it</label>
-        <Textarea id="speaks-against" v-model="speaksAgainst" rows="4" maxlength="600" @blur="keep" />
+        <Textarea id="speaks-against" v-model="speaksAgainst" rows="3" maxlength="600" @blur="keep" />
+        <label for="wrong-if">What would prove it wrong</label>
+        <Textarea id="wrong-if" v-model="wrongIf" rows="2" maxlength="300" @blur="keep" />
+        <PriceField
+            label="Wrong at"
+            :price="note.wrongAt"
+            :grid="grid"
+            :error="errors.wrongAt"
+            hint="may differ from the stop"
+            @keep="emit('change', { wrongAt: $event })"
+        />
+        <span id="conviction" class="rated">Conviction</span>
+        <SelectButton
+            :model-value="note.conviction"
+            :options="grades"
+            size="small"
+            aria-labelledby="conviction"
+            @update:model-value="emit('change', { conviction: $event })"
+        />
+        <p class="muted">The shape is for you; the rest is published with the plan.</p>
     </section>
 </template>
 
@@ -95,6 +119,7 @@ function keep(): void {
     gap: 4px;
 }
 label,
+.rated,
 #cleanness {
     margin-top: 8px;
     font-weight: 600;

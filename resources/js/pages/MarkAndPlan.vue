@@ -742,6 +742,7 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                         v-else
                         :key="candidate.id"
                         :note="bench.note"
+                        :grid="grid"
                         :errors="errors"
                         @change="change('PATCH', '/note', $event)"
                     />

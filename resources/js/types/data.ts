@@ -266,6 +266,7 @@ export interface EditionPartData {
     verdict: string;
     lastClose: string;
     levels: EditionLevelData[];
+    thesis: ThesisData | null;
     setup: EditionSetupData | null;
     chart: ChartData | null;
     units: number;
@@ -755,6 +756,9 @@ export interface ReadingNoteData {
     cleanness: number | null;
     speaksFor: string;
     speaksAgainst: string;
+    conviction: number | null;
+    wrongIf: string;
+    wrongAt: string | null;
 }
 
 export interface RecordRowData {
@@ -877,6 +881,14 @@ export interface TargetData {
     price: string;
     share: string;
     r: string | null;
+}
+
+export interface ThesisData {
+    speaksFor: string;
+    speaksAgainst: string;
+    conviction: number | null;
+    wrongIf: string;
+    wrongAt: string | null;
 }
 
 export interface TouchData {
