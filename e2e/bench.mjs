@@ -141,9 +141,10 @@ console.log(`drag with ${Math.round(bars)} bars, ${levels} levels on the ladder,
 for (const rate of [1, 4]) {
     await slow.send('Emulation.setCPUThrottlingRate', { rate });
     const { work, between } = await drag();
+    const rateSeen = (1000 * between.length) / between.reduce((sum, one) => sum + one, 0);
     const late = between.filter((one) => one > FRAME * 1.5).length;
     console.log(
-        `  processor ${rate === 1 ? 'as it is' : `slowed ${rate} times`}: work of a frame ${told(work)}; ${late} of ${between.length} frames late`,
+        `  processor ${rate === 1 ? 'as it is' : `slowed ${rate} times`}: work of a frame ${told(work)}; ${rateSeen.toFixed(1)} frames a second, ${late} of ${between.length} late`,
     );
     await page.keyboard.press('Escape');
 }

@@ -37,7 +37,7 @@ test('twenty candidates get a setup each, in at most ten keystrokes', async () =
         await page.getByRole('heading', { level: 1 }).click();
     }
     await page.goto('/plan/mark');
-    await page.getByRole('link', { name: /ANCH\.Q/ }).click();
+    await page.getByRole('link', { name: /\d ANCH\.Q/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('ANCH.Q');
     for (let i = 0; i < SYMBOLS.length; ++i) {
         // what an author marks: where it would be bought back, where the idea is wrong, where it would go
@@ -77,7 +77,7 @@ test('twenty candidates get a setup each, in at most ten keystrokes', async () =
 
 test('the kind of entry and the place of the stop go round by key', async () => {
     await page.goto('/plan/mark');
-    await page.getByRole('link', { name: /JETY\.Q/ }).click();
+    await page.getByRole('link', { name: /\d JETY\.Q/ }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('JETY.Q');
     const before = await page.locator('.sentence').innerText();
     await page.keyboard.press('K');

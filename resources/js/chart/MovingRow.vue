@@ -9,7 +9,7 @@ import type { PriceScale } from './scales';
 const props = defineProps<{ motion: Motion; y: PriceScale; height: number; rowHeight: number; left: number; side: Side }>();
 
 /** The row follows every frame; its figures change as fast as they can be read, since text is what costs. */
-const FIGURES = 120;
+const FIGURES = 200;
 
 const row = computed(() => props.motion.row.value);
 const told = shallowRef(row.value);

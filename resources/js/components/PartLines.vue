@@ -297,6 +297,7 @@ function fillDraft(name: string, value: string): void {
 }
 .add :deep(.p-select-label) {
     font-size: 13px;
+    color: var(--ink-2);
 }
 .error {
     color: var(--stop);
