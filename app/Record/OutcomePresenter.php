@@ -121,6 +121,8 @@ final readonly class OutcomePresenter
             $this->times->short($event->at),
             $event->session,
             $what,
+            $event->kind === EventKind::Fill,
+            $event->kind->isExit(),
             isset($details['price']) ? (string) $details['price'] : null,
             isset($details['price']) && $event->session !== null ? (float) $details['price'] / $this->splitNote->ratioSince($instrument, $event->session)->toFloat() : null,
             isset($details['share']) ? (string) $details['share'] : null,

@@ -20,4 +20,13 @@ enum EventKind: string
     case StopMoved = 'stop_moved';
     case Expired = 'expired';
     case Cancelled = 'cancelled';
+
+    /** Whether some of the position was given up with it. */
+    public function isExit(): bool
+    {
+        return match ($this) {
+            self::Target, self::Stop, self::Time, self::OpenExit, self::Ended, self::Manual => true,
+            default => false,
+        };
+    }
 }

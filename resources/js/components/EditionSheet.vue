@@ -77,13 +77,13 @@ function linesOf(part: EditionPartData): PriceLine[] {
 
 function marksOf(part: EditionPartData): ChartMark[] {
     return (part.setup?.outcome?.events ?? []).flatMap((event) =>
-        event.session === null || event.drawnAt === null || /^(void|the stop was moved)/.test(event.what)
+        event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
             ? []
             : [
                   {
                       session: event.session,
                       value: event.drawnAt,
-                      kind: event.what.startsWith('filled') ? ('fill' as const) : ('exit' as const),
+                      kind: event.isFill ? ('fill' as const) : ('exit' as const),
                       label: `${event.what} at ${event.price}`,
                   },
               ],

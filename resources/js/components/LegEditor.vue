@@ -29,8 +29,10 @@ const error = (name: string): string | undefined => props.errors[`${field.value}
 const choices = computed(() => props.kinds.map((kind) => ({ value: kind, label: triggerLabel(kind, props.side) })));
 const has = (name: keyof LegData): boolean => LEG_FIELDS[props.leg.kind].includes(name);
 const name = computed(() => (props.of === 1 ? 'Entry' : `Entry ${props.number + 1}`));
+/** A list does not show an empty value as chosen. */
+const NOW = '\u0000';
 const needs = computed(() => [
-    { value: '', label: 'at once' },
+    { value: NOW, label: 'at once' },
     ...props.earlier.map((one) => ({ value: one, label: `once ${one} is in` })),
 ]);
 
@@ -81,14 +83,14 @@ function keep(what: string, value: string): void {
             </label>
             <Select
                 v-if="number > 0"
-                :model-value="leg.needs ?? ''"
+                :model-value="leg.needs ?? NOW"
                 :options="needs"
                 option-label="label"
                 option-value="value"
                 size="small"
                 class="needs"
                 :aria-label="`When part ${number + 1} may act`"
-                @update:model-value="emit('change', { needs: $event === '' ? null : $event })"
+                @update:model-value="emit('change', { needs: $event === NOW ? null : $event })"
             />
             <Button
                 icon="pi pi-times"

@@ -98,7 +98,7 @@ function keep(): void {
             :price="note.wrongAt"
             :grid="grid"
             :error="errors.wrongAt"
-            hint="may differ from the stop"
+            hint="if not at the stop"
             @keep="emit('change', { wrongAt: $event })"
         />
         <span id="conviction" class="rated">Conviction</span>

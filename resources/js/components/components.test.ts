@@ -280,7 +280,17 @@ describe('what happened', () => {
         targetFirst: null,
         remarks: [],
         events: [
-            { when: '15 Oct 09:30', session: '2026-10-15', what: 'filled', price: '62.00', drawnAt: 62, share: '1', note: '' },
+            {
+                when: '15 Oct 09:30',
+                session: '2026-10-15',
+                what: 'filled',
+                isFill: true,
+                isExit: false,
+                price: '62.00',
+                drawnAt: 62,
+                share: '1',
+                note: '',
+            },
         ],
         strip,
     };

@@ -29,9 +29,7 @@ function toggle(row: RecordRowData): void {
 }
 
 function firstEvent(row: RecordRowData, fill: boolean): string {
-    const events = row.outcome.events.filter(
-        (event) => event.price !== null && !event.what.startsWith('void') && (event.what === 'filled') === fill,
-    );
+    const events = row.outcome.events.filter((event) => event.price !== null && (fill ? event.isFill : event.isExit));
     return events.map((event) => `${event.price}, ${event.when}`).join('; ');
 }
 

@@ -678,6 +678,8 @@ export interface OutcomeEventData {
     when: string;
     session: string | null;
     what: string;
+    isFill: boolean;
+    isExit: boolean;
     price: string | null;
     drawnAt: number | null;
     share: string | null;
