@@ -197,7 +197,7 @@ test('the candidate opens as it was left, and what was read in it is kept', asyn
     await page.keyboard.press('Enter');
     await page.getByLabel('What speaks against it').fill('volume is thin');
     await page.getByLabel('What speaks for it').focus();
-    await page.getByRole('button', { name: '5', exact: true }).click();
+    await page.getByRole('group', { name: 'How clean it is' }).getByRole('button', { name: '5', exact: true }).click();
     await kept;
     await rest();
     await page.keyboard.press('j');
