@@ -55,7 +55,7 @@ final readonly class SetupReading
         if ($distance !== null && $atr !== null && $atr > 0.0) {
             $lines[] = new FigureData('To the entry', number_format($distance / $atr, 1, '.', '').' ATR', $distance > 0 ? 'from the last close' : 'price is there already');
         }
-        $last = $setup->targets === [] ? null : $setup->targets[count($setup->targets) - 1];
+        $last = $setup->targets[count($setup->targets) - 1] ?? null;
         if ($last !== null && $atr !== null && $atr > 0.0) {
             $lines[] = new FigureData('Last target', number_format($this->reach($figures, $last->price) / $atr, 1, '.', '').' ATR', 'away; '.number_format(sqrt($hold), 1, '.', '').' is usual in '.$hold.' sessions');
         }
@@ -77,7 +77,7 @@ final readonly class SetupReading
         $figures = new PlanFigures($setup, $close);
         $blended = $figures->blendedR();
         $hold = $this->hold($setup, $candidate);
-        $last = $setup->targets === [] ? null : $setup->targets[count($setup->targets) - 1];
+        $last = $setup->targets[count($setup->targets) - 1] ?? null;
         $risk = $figures->risk()->toFloat();
 
         return array_values(array_filter([
@@ -95,14 +95,14 @@ final readonly class SetupReading
     private function size(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): array
     {
         $instrument = $candidate->instrument;
-        if ($instrument->currency !== Limits::ACCOUNT_CURRENCY) {
+        $units = $this->units($candidate, $figures, $limits);
+        if ($units === null) {
             return [new FigureData('Size', 'not told', 'the account is in '.Limits::ACCOUNT_CURRENCY.", this in {$instrument->currency}")];
         }
-        $value = BigDecimal::of($instrument->point_value);
-        $units = $figures->size(self::mayLose($limits), $value, $instrument->lot, $instrument->decimals);
         if ($units === 0) {
             return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$limits->riskPercent} % of the account")];
         }
+        $value = BigDecimal::of($instrument->point_value);
         $lost = $figures->risk()->toBigRational()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
         $worth = $figures->averageEntry()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
         $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($limits->accountValue)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
@@ -117,14 +117,10 @@ final readonly class SetupReading
 
     private function volumeWarning(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): ?string
     {
-        $instrument = $candidate->instrument;
         $volume = $this->usualVolume($series);
-        if ($volume <= 0.0 || $instrument->currency !== Limits::ACCOUNT_CURRENCY) {
-            return null;
-        }
-        $units = $figures->size(self::mayLose($limits), BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
+        $units = $this->units($candidate, $figures, $limits);
 
-        return 100 * $units / $volume > $limits->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
+        return $units !== null && $volume > 0.0 && 100 * $units / $volume > $limits->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
     }
 
     private function eventWithin(Candidate $candidate, Setup $setup): ?string
@@ -177,10 +173,16 @@ final readonly class SetupReading
         return $volumes === [] ? 0.0 : array_sum($volumes) / count($volumes);
     }
 
-    /** What a setup may lose at its stop, in the home currency. */
-    private static function mayLose(Limits $limits): BigDecimal
+    /** The size for the model account; null for an instrument of another currency. */
+    private function units(Candidate $candidate, PlanFigures $figures, Limits $limits): ?int
     {
-        return BigDecimal::of($limits->accountValue)->multipliedBy(BigDecimal::of((string) $limits->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
+        $instrument = $candidate->instrument;
+        if ($instrument->currency !== Limits::ACCOUNT_CURRENCY) {
+            return null;
+        }
+        $mayLose = BigDecimal::of($limits->accountValue)->multipliedBy(BigDecimal::of((string) $limits->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
+
+        return $figures->size($mayLose, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
     }
 
     private static function volumeShare(int $units, float $volume): string

@@ -22,13 +22,13 @@ final readonly class InsideStep
     {
         $reach = $this->reach($run, $bar, finer: false);
         if (! $reach->isAmbiguous()) {
-            $this->settle($run, $bar, $reach);
+            $this->happen($run, $bar, $reach, assumed: false);
 
             return;
         }
         $parts = $this->usable($run, $bar, $finer);
         if ($parts === []) {
-            $this->assume($run, $bar, $reach);
+            $this->happen($run, $bar, $reach, assumed: true);
 
             return;
         }
@@ -48,7 +48,7 @@ final readonly class InsideStep
     public function applyFiner(SetupRun $run, Bar $part): void
     {
         $reach = $this->reach($run, $part, finer: true);
-        $reach->isAmbiguous() ? $this->assume($run, $part, $reach) : $this->settle($run, $part, $reach);
+        $this->happen($run, $part, $reach, $reach->isAmbiguous());
     }
 
     /**
@@ -81,36 +81,23 @@ final readonly class InsideStep
         });
     }
 
-    /** All that is in reach happened, in an order that the bar itself tells. */
-    private function settle(SetupRun $run, Bar $bar, Reach $reach): void
+    /**
+     * All that is in reach happened: legs fill, then the stop or the targets, then the cancel. Where the bar does not tell
+     * that order it is assumed, and a target counts only by the close.
+     */
+    private function happen(SetupRun $run, Bar $bar, Reach $reach, bool $assumed): void
     {
-        $this->fill($run, $bar, $reach, false);
+        $this->fill($run, $bar, $reach, $assumed);
         if ($run->position->isOpen()) {
             if ($reach->stop) {
-                $run->stopOut($run->stop, $bar);
+                $run->stopOut($run->stop, $bar, assumed: $assumed);
             } else {
-                // After a return the high may have come before the fill: only the close proves a target.
-                $this->takeTargets($run, $bar, $reach->returns ? $run->targetsAt($bar->close) : $reach->targets, false);
+                // After a return, too, the high may have come before the fill: only the close proves a target.
+                $this->takeTargets($run, $bar, $assumed || $reach->returns ? $run->targetsAt($bar->close) : $reach->targets, $assumed);
             }
         }
         if ($reach->cancel) {
-            $run->cancelWaiting('cancel', $bar);
-        }
-    }
-
-    /** The order is not known: legs fill, the stop comes first, a target counts only by the close. */
-    private function assume(SetupRun $run, Bar $bar, Reach $reach): void
-    {
-        $this->fill($run, $bar, $reach, true);
-        if ($run->position->isOpen()) {
-            if ($reach->stop) {
-                $run->stopOut($run->stop, $bar, assumed: true);
-            } else {
-                $this->takeTargets($run, $bar, $run->targetsAt($bar->close), true);
-            }
-        }
-        if ($reach->cancel) {
-            $run->cancelWaiting('cancel', $bar, true);
+            $run->cancelWaiting('cancel', $bar, $assumed);
         }
     }
 

@@ -183,22 +183,23 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
         return change('PATCH', `/levels/${row.levelId}`, changes, 'note');
     }
 
-    /** Mark a level; the key of its row, null when it was refused. */
-    async function mark(level: LevelChanges, alsoAt: AlsoAt = 'new'): Promise<string | null> {
+    /** The key of the level's row that a change adds; null when it was refused. */
+    async function added(changed: () => Promise<boolean>): Promise<string | null> {
         const before = new Set(bench.value.ladder.map((row) => row.key));
-        if (!(await change('POST', '/levels', level, alsoAt))) {
+        if (!(await changed())) {
             return null;
         }
         return bench.value.ladder.find((row) => row.kind === 'level' && !before.has(row.key))?.key ?? null;
     }
 
+    /** Mark a level; the key of its row, null when it was refused. */
+    function mark(level: LevelChanges, alsoAt: AlsoAt = 'new'): Promise<string | null> {
+        return added(() => change('POST', '/levels', level, alsoAt));
+    }
+
     /** Take a level of the cross-check over as one's own; the key of the new row. */
-    async function adopt(row: LadderRowData): Promise<string | null> {
-        const before = new Set(bench.value.ladder.map((one) => one.key));
-        if (!(await change('POST', '/adopt', { key: row.key }, 'note'))) {
-            return null;
-        }
-        return bench.value.ladder.find((one) => one.kind === 'level' && !before.has(one.key))?.key ?? null;
+    function adopt(row: LadderRowData): Promise<string | null> {
+        return added(() => change('POST', '/adopt', { key: row.key }, 'note'));
     }
 
     return {

@@ -7,13 +7,14 @@ namespace Watchpost\Core\Setups\Conditions;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
-use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\AverageType;
 
 /** The last finished session closed above, or below, an average of sessions; strictly, and the same for both sides. */
 final readonly class AverageSide implements Condition
 {
+    use Known;
+
     public function __construct(private string $kind, private AverageType $type, private int $period)
     {
     }
@@ -50,16 +51,6 @@ final readonly class AverageSide implements Condition
     public function studies(): array
     {
         return [$this->type->study(TimeFrame::Day, $this->period)];
-    }
-
-    public function needsVolume(): bool
-    {
-        return false;
-    }
-
-    public function unknowableFor(Leg $leg, bool $sessions): ?string
-    {
-        return null;
     }
 
     public function describe(Words $words): string

@@ -6,7 +6,7 @@ namespace Watchpost\Core\Setups\Conditions;
 
 use Watchpost\Core\Setups\Leg;
 
-/** A condition that is known at every moment and needs nothing to be followed. */
+/** A condition that is known at every moment and needs nothing to be followed; a class says where it differs. */
 trait Known
 {
     public function studies(): array

@@ -13,6 +13,8 @@ use Watchpost\Core\Setups\Words;
 /** The volume of the session so far is at least so many times what is usual by then. */
 final readonly class RelativeVolume implements Condition
 {
+    use Known;
+
     public function __construct(private BigDecimal $value)
     {
     }
@@ -35,11 +37,6 @@ final readonly class RelativeVolume implements Condition
     public function holds(Moment $moment): bool
     {
         return $moment->relativeVolume()?->isGreaterThanOrEqualTo($this->value) ?? false;
-    }
-
-    public function studies(): array
-    {
-        return [];
     }
 
     public function needsVolume(): bool

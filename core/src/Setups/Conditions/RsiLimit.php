@@ -8,13 +8,14 @@ use Brick\Math\BigDecimal;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
-use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\RelativeStrength;
 
 /** The RSI of finished sessions is at most or at least so much, bounds included; the same for both sides. */
 final readonly class RsiLimit implements Condition
 {
+    use Known;
+
     private const MILLION = 1_000_000;
 
     public function __construct(private string $kind, private int $period, private BigDecimal $value)
@@ -54,16 +55,6 @@ final readonly class RsiLimit implements Condition
     public function studies(): array
     {
         return [new RelativeStrength(TimeFrame::Day, $this->period)];
-    }
-
-    public function needsVolume(): bool
-    {
-        return false;
-    }
-
-    public function unknowableFor(Leg $leg, bool $sessions): ?string
-    {
-        return null;
     }
 
     public function describe(Words $words): string
