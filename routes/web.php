@@ -14,6 +14,7 @@ use App\Http\Controllers\MarketController;
 use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\SetupController;
 use App\Http\Controllers\SignInController;
 use Illuminate\Support\Facades\Route;
 
@@ -63,9 +64,11 @@ Route::middleware('auth')->group(function (): void {
         Route::post('plan/mark/{candidate}/levels/{level}/retire', [LevelController::class, 'retire']);
         Route::post('plan/mark/{candidate}/levels/{level}/restore', [LevelController::class, 'restore']);
         Route::delete('plan/mark/{candidate}/levels/{level}', [LevelController::class, 'delete']);
-        Route::post('plan/mark/{candidate}/use', [MarkController::class, 'usePrice']);
-        Route::patch('plan/mark/{candidate}/setup', [MarkController::class, 'changeSetup']);
-        Route::delete('plan/mark/{candidate}/setup', [MarkController::class, 'clearSetup']);
+        Route::post('plan/mark/{candidate}/use', [SetupController::class, 'usePrice']);
+        Route::patch('plan/mark/{candidate}/setup', [SetupController::class, 'change']);
+        Route::delete('plan/mark/{candidate}/setup', [SetupController::class, 'clear']);
+        Route::post('plan/mark/{candidate}/variants', [SetupController::class, 'add']);
+        Route::patch('plan/mark/{candidate}/variants', [SetupController::class, 'tie']);
 
         Route::patch('plan/bias', [PlanController::class, 'bias']);
         Route::post('plan/undo', [PlanController::class, 'undo']);

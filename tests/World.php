@@ -21,6 +21,7 @@ use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\User;
 use App\Planning\CurrentPlan;
+use App\Planning\Variant;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Collection;
 use Watchpost\Simulator\QuayExchange;
@@ -99,7 +100,7 @@ trait World
     protected function planned(string $symbol, float $entry = 0.005, float $stop = -0.03, float $target = 0.05, Tier $readers = Tier::Harbour): Candidate
     {
         $candidate = $this->candidate($symbol);
-        app(ChangeSetup::class)($candidate, [
+        app(ChangeSetup::class)(new Variant($candidate), [
             'trigger' => $entry > 0 ? 'break' : 'touch',
             'entry' => $this->price($symbol, $entry),
             'stop' => $this->price($symbol, $stop),

@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Models\Candidate;
-use App\Planning\DraftSetups;
 use App\Planning\PriceInput;
 use App\Planning\SetupParts;
+use App\Planning\Variant;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\CancelSide;
 use Watchpost\Core\Setups\CloseRule;
@@ -36,10 +35,10 @@ use Watchpost\Core\Setups\TriggerKind;
 final class ChangeSetup
 {
     /** @param Changes $changes prices as typed */
-    public function __invoke(Candidate $candidate, array $changes, ?PriceInput $prices = null): void
+    public function __invoke(Variant $variant, array $changes, ?PriceInput $prices = null): void
     {
-        $prices ??= new PriceInput($candidate->instrument->grid());
-        $draft = DraftSetups::of($candidate);
+        $prices ??= new PriceInput($variant->candidate->instrument->grid());
+        $draft = $variant->draft();
         $after = $draft->turned(isset($changes['side']) ? Side::from($changes['side']) : $draft->side);
         if (isset($changes['legs'])) {
             $after = $after->replace(['legs' => self::legs($changes['legs'], $prices)]);
@@ -53,7 +52,7 @@ final class ChangeSetup
         if (isset($changes['targets'])) {
             $after = $after->replace(['targets' => self::targets($changes['targets'], $prices)]);
         }
-        DraftSetups::keep($candidate, self::parts($after, $changes), self::label($changes), self::field($changes));
+        $variant->keep(self::parts($after, $changes), self::label($changes), self::field($changes));
     }
 
     /** @param Changes $changes */

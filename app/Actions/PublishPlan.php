@@ -67,14 +67,17 @@ final readonly class PublishPlan
         ]);
         $plan->update(['published_at' => $now]);
         foreach ($document['candidates'] as $candidate) {
-            if (isset($candidate['setup'])) {
-                $published = $edition->publishedSetups()->create([
+            foreach ($candidate['setups'] ?? [] as $setup) {
+                $edition->publishedSetups()->create([
                     'instrument_id' => Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->firstOrFail()->id,
-                    'key' => $candidate['setup']['key'],
+                    'key' => $setup['key'],
+                    'group' => $setup['rules']['group'] ?? null,
                     'readers' => Tier::from($candidate['readers']),
                 ]);
-                $this->evaluator->evaluate($published->load(['edition', 'instrument']));
             }
+        }
+        foreach ($edition->publishedSetups()->with(['edition', 'instrument'])->get() as $published) {
+            $this->evaluator->evaluate($published);
         }
 
         return $edition;

@@ -6,8 +6,7 @@ namespace App\Actions;
 
 use App\Enums\PlanPrice;
 use App\Market\BarRepository;
-use App\Models\Candidate;
-use App\Planning\DraftSetups;
+use App\Planning\Variant;
 
 /** Makes a price, that of a level say, into the entry, the stop or a target. */
 final readonly class UsePrice
@@ -17,16 +16,16 @@ final readonly class UsePrice
     }
 
     /** @param int $price in units, on the tick */
-    public function __invoke(Candidate $candidate, int $price, PlanPrice $as): void
+    public function __invoke(Variant $variant, int $price, PlanPrice $as): void
     {
-        $draft = DraftSetups::of($candidate);
-        $close = $this->bars->lastClose($candidate->instrument) ?? $price;
+        $draft = $variant->draft();
+        $close = $this->bars->lastClose($variant->candidate->instrument) ?? $price;
         $after = match ($as) {
             PlanPrice::Entry => $draft->withEntry($price, $close),
             PlanPrice::Stop => $draft->withStop($price, $close),
             PlanPrice::Target => $draft->withTarget($price),
         };
-        DraftSetups::keep($candidate, $after, $as->value, match ($as) {
+        $variant->keep($after, $as->value, match ($as) {
             PlanPrice::Entry => 'entry.price',
             PlanPrice::Stop => 'stop.price',
             PlanPrice::Target => null, // the problem names the target itself

@@ -11,6 +11,7 @@ use App\Enums\Tier;
 /** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
 {
+    /** @param list<VariantData> $variants */
     public function __construct(
         public int $id,
         public InstrumentData $instrument,
@@ -24,8 +25,7 @@ final readonly class CandidateData
         public ?string $change,
         public int $levelCount,
         public string $setupNote,
-        public ?string $sentence,
-        public ?StripData $strip,
+        public array $variants,
     ) {
     }
 }

@@ -10,6 +10,8 @@ final readonly class EditionPartData
     /**
      * @param string                 $verdict   of what is no trade, with its reason
      * @param list<EditionLevelData> $levels
+     * @param list<EditionSetupData> $setups    its variants in order
+     * @param bool                   $eitherOr  of them, the first that is filled ends the others
      * @param float                  $units     new units for one as published: prices are drawn divided by it
      * @param string|null            $splitNote what splits have made of the prices
      */
@@ -23,7 +25,8 @@ final readonly class EditionPartData
         public string $lastClose,
         public array $levels,
         public ?ThesisData $thesis,
-        public ?EditionSetupData $setup,
+        public array $setups,
+        public bool $eitherOr,
         public ?ChartData $chart,
         public float $units,
         public ?string $splitNote,

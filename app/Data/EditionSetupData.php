@@ -10,11 +10,13 @@ use Watchpost\Core\Setups\Side;
 final readonly class EditionSetupData
 {
     /**
+     * @param string           $name    of the variant; empty for the only one
      * @param list<string>     $entries planned prices of the parts of the entry that have one
      * @param list<TargetData> $targets
      */
     public function __construct(
         public string $key,
+        public string $name,
         public Side $side,
         public string $trigger,
         public string $sentence,

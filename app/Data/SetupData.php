@@ -44,7 +44,6 @@ final readonly class SetupData
         public array $figures,
         public array $stopOffers,
         public ?string $sentence,
-        public ?string $short,
         public ?string $risk,
         public ?string $riskPercent,
         public ?RScaleData $scale,

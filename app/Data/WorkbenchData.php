@@ -11,6 +11,9 @@ final readonly class WorkbenchData
      * @param list<LadderRowData>    $ladder   highest price first
      * @param list<string>           $sessions dates of the day bars that curves of the ladder stand on, the last of them the next session
      * @param list<RetiredLevelData> $retired  the latest first
+     * @param int                    $variant  the number of the one in hand, whose setup this is
+     * @param bool                   $eitherOr of the variants, the first that is filled ends the others
+     * @param list<VariantOfferData> $ways     other ways in which the setup in hand could be traded
      * @param string|null            $asOf     the evening of the cross-check, if it is an earlier one
      */
     public function __construct(
@@ -20,6 +23,9 @@ final readonly class WorkbenchData
         public array $retired,
         public ?string $asOf,
         public SetupData $setup,
+        public int $variant,
+        public bool $eitherOr,
+        public array $ways,
         public ReadingNoteData $note,
         public ?string $atr,
         public ?float $atrValue,

@@ -8,8 +8,9 @@ use App\Clock\MarketClock;
 use App\Enums\MarketRunState;
 use App\Market\MarketAdvance;
 use App\Models\MarketRun;
-use App\Models\Outcome;
+use App\Models\PublishedSetup;
 use Illuminate\Bus\Batch;
+use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Bus;
@@ -73,15 +74,16 @@ final class PlayMarket implements ShouldQueue
         return [...$moments, $run->until];
     }
 
-    /** @return list<int> */
+    /** @return list<int> the published setups to follow, of those that are judged together the first */
     private function stillAlive(): array
     {
-        /** @var list<int> */
-        return Outcome::query()
-            ->where('is_over', false)
+        return array_values(PublishedSetup::query()
+            ->whereHas('outcome', static fn (Builder $outcome) => $outcome->where('is_over', false))
             ->orderBy('id')
-            ->pluck('published_setup_id')
-            ->all();
+            ->get()
+            ->unique(static fn (PublishedSetup $setup): string => $setup->group === null ? "setup {$setup->id}" : "group {$setup->edition_id} {$setup->group}")
+            ->map(static fn (PublishedSetup $setup): int => $setup->id)
+            ->all());
     }
 
     /** @param list<int> $publishedSetupIds */

@@ -7,9 +7,10 @@ namespace App\Models;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
 use App\Enums\Tier;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int            $id
@@ -26,7 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Tier           $readers       the lowest tier that may read it
  * @property Plan           $plan
  * @property Instrument     $instrument
- * @property Setup|null     $setup
+ * @property bool           $either_or     of its variants, the first that is filled ends the others
+ * @property Collection<int, Setup> $setups its variants in order
  */
 class Candidate extends Model
 {
@@ -37,7 +39,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class, 'either_or' => 'boolean'];
     }
 
     /** @return BelongsTo<Plan, $this> */
@@ -52,9 +54,15 @@ class Candidate extends Model
         return $this->belongsTo(Instrument::class);
     }
 
-    /** @return HasOne<Setup, $this> */
-    public function setup(): HasOne
+    /** @return HasMany<Setup, $this> */
+    public function setups(): HasMany
     {
-        return $this->hasOne(Setup::class);
+        return $this->hasMany(Setup::class)->orderBy('position');
+    }
+
+    /** Whether it has a setup, and every one has entry and stop. */
+    public function isPlanned(): bool
+    {
+        return $this->setups->isNotEmpty() && $this->setups->every(static fn (Setup $setup): bool => $setup->draft()->isComplete());
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\Tier;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -16,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int          $edition_id
  * @property int          $instrument_id
  * @property string       $key           its name within the edition
+ * @property string|null  $group         of those of which the first fill ends the others
  * @property Tier         $readers
  * @property Edition      $edition
  * @property Instrument   $instrument
@@ -43,6 +45,18 @@ class PublishedSetup extends Model
     public function instrument(): BelongsTo
     {
         return $this->belongsTo(Instrument::class);
+    }
+
+    /**
+     * Itself, or all that are judged together with it, in the order in which they were published.
+     *
+     * @return Collection<int, self>
+     */
+    public function together(): Collection
+    {
+        $query = self::query()->with(['edition', 'instrument', 'outcome'])->orderBy('id');
+
+        return ($this->group === null ? $query->whereKey($this->id) : $query->where(['edition_id' => $this->edition_id, 'group' => $this->group]))->get();
     }
 
     /** @return HasOne<Outcome, $this> */

@@ -21,6 +21,8 @@ use Watchpost\Core\Setups\Side;
  *
  * @property int                                             $id
  * @property int                                             $candidate_id
+ * @property int                                             $position      among the variants of its candidate, from 1
+ * @property string                                          $name          of the variant; empty for the only one
  * @property Side                                            $side
  * @property non-empty-list<DraftLegState>                   $legs
  * @property int|null                                        $stop

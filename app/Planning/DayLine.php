@@ -6,7 +6,6 @@ namespace App\Planning;
 
 use App\Data\DayLineStepData;
 use App\Enums\CandidateState;
-use App\Models\Candidate;
 use App\Models\PublishedSetup;
 use App\Models\User;
 
@@ -24,11 +23,11 @@ final readonly class DayLine
         if ($author === null) {
             return [];
         }
-        $candidates = $this->current->of($author)->candidates()->with('setup')->get();
+        $candidates = $this->current->of($author)->candidates()->with('setups')->get();
         $total = $candidates->count();
         $undecided = $candidates->where('state', CandidateState::New)->count();
         $kept = $candidates->where('state', CandidateState::Kept);
-        $planned = $kept->filter(static fn (Candidate $candidate): bool => $candidate->setup?->draft()->isComplete() === true)->count();
+        $planned = $kept->filter->isPlanned()->count();
         $followed = PublishedSetup::query()->count();
 
         $bias = $this->current->of($author)->bias;

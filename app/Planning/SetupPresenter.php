@@ -12,9 +12,11 @@ use App\Data\RScaleData;
 use App\Data\SetupData;
 use App\Data\StripData;
 use App\Data\TargetData;
+use App\Data\VariantData;
 use App\Levels\LevelReading;
 use App\Models\Candidate;
 use App\Models\Plan;
+use App\Models\Setup as SetupRow;
 use App\Reading\Limits;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -45,8 +47,10 @@ final readonly class SetupPresenter
      * @param list<LevelReading> $levels the author's own
      * @param float|null         $atr    average true range, in units
      */
-    public function present(Candidate $candidate, Plan $plan, Draft $draft, Series $series, array $levels, ?float $atr): SetupData
+    public function present(Variant $variant, Draft $draft, Series $series, array $levels, ?float $atr): SetupData
     {
+        $candidate = $variant->candidate;
+        $plan = $candidate->plan;
         $grid = $series->grid;
         $close = $series->lastClose();
         $scale = $draft->rScale($close);
@@ -56,7 +60,7 @@ final readonly class SetupPresenter
         $words = new Words($draft->side, $grid, $this->calendar->zone);
 
         return new SetupData(
-            $candidate->setup !== null,
+            $variant->setup() !== null,
             $draft->side,
             array_map(static fn ($leg): LegData => LegData::of($leg, $grid), $draft->legs),
             $this->offered($draft, $close),
@@ -73,11 +77,10 @@ final readonly class SetupPresenter
             $draft->goodFor,
             $this->times->shortDay($this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor)),
             $draft->missing(),
-            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $series, $atr, $limits),
-            $setup === null ? [] : $this->reading->figures($candidate, $setup, $series, $atr, $limits),
+            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
+            $setup === null ? [] : $this->reading->figures($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
             $this->offers->of($draft, $series, $levels, $atr),
             $this->sentence($setup, $grid),
-            $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->short($setup),
             $scale === null ? null : $grid->format($scale->risk()),
             $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
             $scale === null ? null : new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
@@ -94,18 +97,34 @@ final readonly class SetupPresenter
         $until = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
         try {
             // when it will be published is not known yet, and nothing shown depends on it
-            return $draft->toSetup($candidate->instrument->grid(), $until - 1, $until);
+            return $draft->toSetup($candidate->instrument->grid(), $until - 1, $until, $candidate->instrument->last_session);
         } catch (InvalidInput) {
             return null; // the check before publication says what is wrong
         }
     }
 
-    public function sentence(?Setup $setup, PriceGrid $grid): ?string
+    /** One of the ways in which a candidate is planned, in short. */
+    public function variant(Candidate $candidate, Plan $plan, SetupRow $row, PriceGrid $grid, ?int $close): VariantData
+    {
+        $draft = $row->draft();
+        $setup = $this->complete($candidate, $plan, $draft);
+
+        return new VariantData(
+            $row->position,
+            $row->name,
+            $draft->side,
+            $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->short($setup),
+            $this->sentence($setup, $grid),
+            $this->strip($draft, $close),
+        );
+    }
+
+    private function sentence(?Setup $setup, PriceGrid $grid): ?string
     {
         return $setup === null ? null : (new Sentence($grid, $this->calendar->zone))->of($setup);
     }
 
-    public function strip(Draft $draft, ?int $close): ?StripData
+    private function strip(Draft $draft, ?int $close): ?StripData
     {
         $scale = $draft->rScale($close);
 

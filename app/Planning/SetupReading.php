@@ -30,11 +30,12 @@ final readonly class SetupReading
     }
 
     /**
-     * @param float|null $atr average true range, in units
+     * @param int        $goodFor sessions for which the entry may wait: without a time stop, the usual hold
+     * @param float|null $atr     average true range, in units
      *
      * @return list<FigureData>
      */
-    public function figures(Candidate $candidate, Setup $setup, Series $series, ?float $atr, Limits $limits): array
+    public function figures(Candidate $candidate, Setup $setup, int $goodFor, Series $series, ?float $atr, Limits $limits): array
     {
         $close = $series->lastClose();
         if ($close === null) {
@@ -44,7 +45,7 @@ final readonly class SetupReading
         $blended = $figures->blendedR();
         $rate = $figures->breakEvenRate();
         $distance = $figures->distanceToEntry();
-        $hold = $this->hold($setup, $candidate);
+        $hold = $setup->timeStop ?? $goodFor;
         $lines = [];
         if ($blended !== null) {
             $lines[] = new FigureData('All targets', self::signed($blended, 2).' R', 'if every target is reached');
@@ -64,11 +65,12 @@ final readonly class SetupReading
     }
 
     /**
-     * @param float|null $atr average true range, in units
+     * @param int        $goodFor sessions for which the entry may wait: without a time stop, the usual hold
+     * @param float|null $atr     average true range, in units
      *
      * @return list<string>
      */
-    public function warnings(Candidate $candidate, Setup $setup, Series $series, ?float $atr, Limits $limits): array
+    public function warnings(Candidate $candidate, Setup $setup, int $goodFor, Series $series, ?float $atr, Limits $limits): array
     {
         $close = $series->lastClose();
         if ($close === null) {
@@ -76,7 +78,7 @@ final readonly class SetupReading
         }
         $figures = new PlanFigures($setup, $close);
         $blended = $figures->blendedR();
-        $hold = $this->hold($setup, $candidate);
+        $hold = $setup->timeStop ?? $goodFor;
         $last = $setup->targets[count($setup->targets) - 1] ?? null;
         $risk = $figures->risk()->toFloat();
 
@@ -153,12 +155,6 @@ final readonly class SetupReading
         }
 
         return $lines;
-    }
-
-    /** How many sessions it is planned to be held. */
-    private function hold(Setup $setup, Candidate $candidate): int
-    {
-        return $setup->timeStop ?? $candidate->setup->good_for ?? DraftSetups::USUAL_GOOD_FOR;
     }
 
     private function reach(PlanFigures $figures, int $target): float

@@ -22,7 +22,9 @@ final readonly class Workbench
 
     public function of(Candidate $candidate, Request $request, ?TimeFrame $shown = null): WorkbenchData
     {
-        return $this->presenter->workbench($candidate, $this->days($candidate), $shown ?? self::shown($request), self::asOf($request));
+        $candidate->load(['instrument', 'setups']);
+
+        return $this->presenter->workbench(self::variant($candidate, $request), $this->days($candidate), $shown ?? self::shown($request), self::asOf($request));
     }
 
     /** What stands on the workbench is told by the day chart, whatever time frame is shown. */
@@ -36,6 +38,14 @@ final readonly class Workbench
         $request->validate(['frame' => ['sometimes', Rule::enum(TimeFrame::class)]]);
 
         return $request->enum('frame', TimeFrame::class) ?? TimeFrame::Day;
+    }
+
+    /** The variant in hand; one that is gone meanwhile, by an undo say, gives way to the last there is. */
+    public static function variant(Candidate $candidate, Request $request): Variant
+    {
+        $request->validate(['variant' => ['sometimes', 'integer', 'between:1,'.Variant::MOST]]);
+
+        return new Variant($candidate, max(1, min($request->integer('variant', 1), $candidate->setups->count())));
     }
 
     public static function asOf(Request $request): ?string

@@ -11,6 +11,8 @@ use App\Data\InstrumentData;
 use App\Data\PlanData;
 use App\Data\ReadingNoteData;
 use App\Data\RetiredLevelData;
+use App\Data\VariantData;
+use App\Data\VariantOfferData;
 use App\Data\WorkbenchData;
 use App\Enums\CandidateState;
 use App\Levels\CrossChecks;
@@ -21,11 +23,14 @@ use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Level;
 use App\Models\Plan;
+use App\Models\Setup;
 use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\VariantKind;
 
 /** Shows a plan, its candidates and the workbench of one of them. */
 final readonly class WorkbenchPresenter
@@ -59,7 +64,7 @@ final readonly class WorkbenchPresenter
     /** @return list<CandidateData> */
     public function candidates(Plan $plan): array
     {
-        return array_values($plan->candidates()->with(['instrument', 'setup'])->get()
+        return array_values($plan->candidates()->with(['instrument', 'setups'])->get()
             ->map(fn (Candidate $candidate): CandidateData => $this->candidate($candidate, $plan, $this->charts->series($candidate->instrument, self::SHORT_SERIES)))
             ->all());
     }
@@ -67,7 +72,7 @@ final readonly class WorkbenchPresenter
     /** @return list<CandidateLinkData> */
     public function links(Plan $plan): array
     {
-        return array_values($plan->candidates()->with(['instrument', 'setup'])->get()
+        return array_values($plan->candidates()->with(['instrument', 'setups'])->get()
             ->map(fn (Candidate $candidate): CandidateLinkData => new CandidateLinkData($candidate->id, $candidate->instrument->symbol, $candidate->state, $this->setupNote($candidate)))
             ->all());
     }
@@ -76,12 +81,12 @@ final readonly class WorkbenchPresenter
      * @param TimeFrame   $shown the chart in view: a smaller one brings its own zones and lines
      * @param string|null $asOf  the evening of the cross-check, if it is an earlier one
      */
-    public function workbench(Candidate $candidate, Series $series, TimeFrame $shown = TimeFrame::Day, ?string $asOf = null): WorkbenchData
+    public function workbench(Variant $variant, Series $series, TimeFrame $shown = TimeFrame::Day, ?string $asOf = null): WorkbenchData
     {
-        $candidate->load(['instrument', 'setup']);
+        $candidate = $variant->candidate;
         $plan = $candidate->plan;
         $atr = $this->charts->atr($series);
-        $draft = DraftSetups::of($candidate);
+        $draft = $variant->draft();
         $levels = $plan->levelsOn($candidate->instrument_id)->orderBy('id')->get();
         $input = $series->count() === 0 ? null : new LevelInput($series);
         $own = $input === null ? [] : $this->levels->readAll($levels->reject->isRetired(), $input);
@@ -98,13 +103,24 @@ final readonly class WorkbenchPresenter
                 $level->retired_because,
             ))->all()),
             $asOf,
-            $this->setups->present($candidate, $plan, $draft, $series, $own, $atr),
+            $this->setups->present($variant, $draft, $series, $own, $atr),
+            $variant->number,
+            $candidate->either_or,
+            self::ways($variant, $draft),
             new ReadingNoteData($candidate->shape, $candidate->cleanness, $candidate->speaks_for, $candidate->speaks_against, $candidate->conviction, $candidate->wrong_if, $candidate->wrong_at === null ? null : $series->grid->format($candidate->wrong_at)),
             $atr === null ? null : $series->grid->format((int) round($atr)),
             $atr === null ? null : $atr / 10 ** $series->grid->decimals,
             PlanHistory::nextUndo($plan),
             PlanHistory::nextRedo($plan),
         );
+    }
+
+    /** @return list<VariantOfferData> */
+    private static function ways(Variant $variant, Draft $draft): array
+    {
+        return ! $draft->isComplete() || $variant->candidate->setups->count() >= Variant::MOST
+            ? []
+            : array_map(static fn (VariantKind $kind): VariantOfferData => new VariantOfferData($kind, $kind->label($draft->side)), VariantKind::cases());
     }
 
     private function nextSession(Candidate $candidate, Series $series): string
@@ -117,11 +133,8 @@ final readonly class WorkbenchPresenter
 
     private function candidate(Candidate $candidate, Plan $plan, Series $series): CandidateData
     {
-        $draft = $candidate->setup?->draft();
         $close = $series->lastClose();
         $before = $series->close[$series->count() - 2] ?? null;
-        $setup = $draft === null ? null : $this->setups->complete($candidate, $plan, $draft);
-
         $wouldChange = $candidate->would_change === null ? null : $series->grid->format($candidate->would_change);
 
         return new CandidateData(
@@ -137,19 +150,16 @@ final readonly class WorkbenchPresenter
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
             $plan->levelsOn($candidate->instrument_id)->alive()->count(),
             $this->setupNote($candidate),
-            $this->setups->sentence($setup, $series->grid),
-            $draft === null ? null : $this->setups->strip($draft, $close),
+            array_values($candidate->setups->map(fn (Setup $setup): VariantData => $this->setups->variant($candidate, $plan, $setup, $series->grid, $close))->all()),
         );
     }
 
     private function setupNote(Candidate $candidate): string
     {
-        $draft = $candidate->setup?->draft();
-
         return match (true) {
             $candidate->state === CandidateState::Passed => 'passed',
-            $draft === null => 'no setup yet',
-            ! $draft->isComplete() => 'setup begun',
+            $candidate->setups->isEmpty() => 'no setup yet',
+            ! $candidate->isPlanned() => 'setup begun',
             default => 'planned',
         };
     }

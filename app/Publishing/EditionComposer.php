@@ -12,6 +12,7 @@ use App\Models\Candidate;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\Setup;
 use App\Planning\GoodUntil;
 use App\Record\RecordCosts;
 use Watchpost\Core\InvalidInput;
@@ -27,11 +28,11 @@ use Watchpost\Core\Setups\Sentence;
  *
  * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
  * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
- * @phpstan-type SetupPart array{key: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
+ * @phpstan-type SetupPart array{key: string, name?: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
  * @phpstan-type CandidatePart array{
  *     instrument: InstrumentPart, state: string, reason: string, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
- *     levels: list<LevelPart>, setup?: SetupPart
+ *     levels: list<LevelPart>, setups?: non-empty-list<SetupPart>
  * }
  * @phpstan-type Document array{
  *     format: string, number: int, kind: string, author: string, exchange: array{name: string, zone: string},
@@ -84,11 +85,12 @@ final readonly class EditionComposer
     private function candidates(Plan $plan, int $publishedAt, array $leaveOut): array
     {
         $parts = [];
-        $key = 0;
-        foreach ($plan->candidates()->with(['instrument', 'setup'])->whereKeyNot($leaveOut)->get() as $candidate) {
+        $number = 0;
+        foreach ($plan->candidates()->with(['instrument', 'setups'])->whereKeyNot($leaveOut)->get() as $candidate) {
             $part = $this->candidate($candidate, $plan);
-            if ($candidate->state === CandidateState::Kept && $candidate->setup !== null) {
-                $part['setup'] = $this->setup($candidate, $plan, (string) ++$key, $publishedAt);
+            $setups = $candidate->state === CandidateState::Kept ? $this->setups($candidate, $plan, ++$number, $publishedAt) : [];
+            if ($setups !== []) {
+                $part['setups'] = $setups;
             }
             $parts[] = $part;
         }
@@ -167,19 +169,45 @@ final readonly class EditionComposer
         ], $readings);
     }
 
-    /** @return SetupPart */
-    private function setup(Candidate $candidate, Plan $plan, string $key, int $publishedAt): array
+    /**
+     * The ways in which a candidate is planned, in the author's order: "3", or "3a" and "3b".
+     *
+     * @return list<SetupPart>
+     */
+    private function setups(Candidate $candidate, Plan $plan, int $number, int $publishedAt): array
     {
-        $draft = $candidate->setup?->draft() ?? throw new \LogicException('No setup to publish.');
+        $several = $candidate->setups->count() > 1;
+        $group = $several && $candidate->either_or ? ['group' => (string) $number] : [];
+
+        return array_values($candidate->setups->map(fn (Setup $row): array => $this->setup(
+            $candidate,
+            $plan,
+            $row,
+            $number.($several ? chr(ord('a') + $row->position - 1) : ''),
+            $group,
+            $publishedAt,
+        ))->all());
+    }
+
+    /**
+     * @param array{group?: string} $group
+     *
+     * @return SetupPart
+     */
+    private function setup(Candidate $candidate, Plan $plan, Setup $row, string $key, array $group, int $publishedAt): array
+    {
+        $draft = $row->draft();
         $grid = $candidate->instrument->grid();
         $entryUntil = $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor);
-        $setup = $draft->toSetup($grid, $publishedAt, $entryUntil);
+        $lastSession = $candidate->instrument->last_session;
+        $setup = $draft->toSetup($grid, $publishedAt, $entryUntil, $lastSession);
         $scale = $setup->rScale($this->bars->lastClose($candidate->instrument));
 
         return [
             'key' => $key,
+            ...($row->name === '' ? [] : ['name' => $row->name]),
             'sentence' => (new Sentence($grid, $this->calendar->zone))->of($setup),
-            'rules' => $draft->toRules($grid, $publishedAt, $entryUntil),
+            'rules' => $draft->toRules($grid, $publishedAt, $entryUntil, $lastSession) + $group,
             'risk' => $grid->format($scale->risk()),
             'targets_r' => array_map(static fn ($target): string => $scale->at($target->price), $setup->targets),
         ];

@@ -70,7 +70,7 @@ final readonly class EditionPresenter
 
     public function link(Edition $edition, Tier $tier): EditionLinkData
     {
-        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setup']) && $tier->reads(Tier::from($part['readers'])));
+        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setups']) && $tier->reads(Tier::from($part['readers'])));
         $outcomes = Outcome::query()->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
         $standing = [];
         foreach (OutcomeStatus::cases() as $status) {
@@ -102,8 +102,8 @@ final readonly class EditionPresenter
         $parts = [];
         foreach ($readable as $candidate) {
             $chart = $this->chart($candidate, $instruments->get($candidate['instrument']['symbol']), $publishedAt);
-            $setup = isset($candidate['setup']) ? $this->setup($document, $candidate, $candidate['setup'], $published->get($candidate['setup']['key'])) : null;
-            $parts[] = $this->part($document, $candidate, $setup, $chart, $instruments->get($candidate['instrument']['symbol']));
+            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key'])), $candidate['setups'] ?? []);
+            $parts[] = $this->part($document, $candidate, $setups, $chart, $instruments->get($candidate['instrument']['symbol']));
         }
 
         return new EditionData(
@@ -132,14 +132,16 @@ final readonly class EditionPresenter
     }
 
     /**
-     * @param Document      $document
-     * @param CandidatePart $candidate
+     * @param Document               $document
+     * @param CandidatePart          $candidate
+     * @param list<EditionSetupData> $setups
      */
-    private function part(array $document, array $candidate, ?EditionSetupData $setup, ?ChartData $chart, ?Instrument $instrument): EditionPartData
+    private function part(array $document, array $candidate, array $setups, ?ChartData $chart, ?Instrument $instrument): EditionPartData
     {
         $publishedAt = (int) strtotime($document['published_at']);
         $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
-        $sealed = isset($candidate['setup']) ? $this->editions->read($document, $candidate)->setup : null;
+        $first = $candidate['setups'][0] ?? null;
+        $sealed = $first === null ? null : $this->editions->read($document, $candidate, $first)->setup;
 
         return new EditionPartData(
             $candidate['instrument']['symbol'],
@@ -159,7 +161,8 @@ final readonly class EditionPresenter
                 LevelGrade::from($level['grade']),
             ), $candidate['levels']),
             self::thesis($candidate),
-            $setup,
+            $setups,
+            isset($first['rules']['group']),
             $chart,
             $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
             $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $sealed),
@@ -181,7 +184,7 @@ final readonly class EditionPresenter
      */
     private function setup(array $document, array $candidate, array $part, ?PublishedSetup $published): EditionSetupData
     {
-        $sealed = $this->editions->read($document, $candidate);
+        $sealed = $this->editions->read($document, $candidate, $part);
         $setup = $sealed->setup;
         $grid = $sealed->grid;
         $close = $grid->units($candidate['last_close']);
@@ -190,6 +193,7 @@ final readonly class EditionPresenter
 
         return new EditionSetupData(
             $part['key'],
+            $sealed->name,
             $setup->side,
             str_replace('_', ' ', implode(', then ', array_map(static fn (Leg $leg): string => $leg->trigger::kind(), $setup->legs))),
             $sealed->sentence,

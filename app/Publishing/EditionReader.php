@@ -18,6 +18,7 @@ use Watchpost\Core\Setups\SetupReader;
  *
  * @phpstan-import-type Document from EditionComposer
  * @phpstan-import-type CandidatePart from EditionComposer
+ * @phpstan-import-type SetupPart from EditionComposer
  */
 final class EditionReader
 {
@@ -55,35 +56,34 @@ final class EditionReader
     {
         $document = $this->document($edition);
         foreach ($document['candidates'] as $candidate) {
-            if (isset($candidate['setup']) && $candidate['setup']['key'] === $key) {
-                return $this->read($document, $candidate);
+            foreach ($candidate['setups'] ?? [] as $setup) {
+                if ($setup['key'] === $key) {
+                    return $this->read($document, $candidate, $setup);
+                }
             }
         }
         throw new \OutOfBoundsException("Edition {$edition->number} has no setup {$key}.");
     }
 
     /**
-     * The setup of a candidate, as the engine judges it and a preview shows it.
+     * A setup of a candidate, as the engine judges it and a preview shows it.
      *
      * @param Document      $document
      * @param CandidatePart $candidate
-     *
-     * @throws \LogicException when the candidate has no setup
+     * @param SetupPart     $setup
      */
-    public function read(array $document, array $candidate): SealedSetup
+    public function read(array $document, array $candidate, array $setup): SealedSetup
     {
-        if (! isset($candidate['setup'])) {
-            throw new \LogicException('A candidate without a setup cannot be judged.');
-        }
         $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
         $base = TimeFrame::from($document['judged_on']);
 
         return new SealedSetup(
-            SetupReader::read(Node::of($candidate['setup']['rules'], 'setup'), $grid, $base),
+            SetupReader::read(Node::of($setup['rules'], 'setup'), $grid, $base, grouped: true),
             $grid,
             new Costs($document['costs']['slippage_ticks'], BigDecimal::of($document['costs']['commission_per_unit'])),
             $base,
-            $candidate['setup']['sentence'],
+            $setup['name'] ?? '',
+            $setup['sentence'],
         );
     }
 }

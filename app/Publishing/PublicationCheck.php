@@ -11,6 +11,7 @@ use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\Setup;
 use App\Planning\GoodUntil;
 use App\Planning\SetupReading;
 use App\Reading\Limits;
@@ -37,7 +38,7 @@ final readonly class PublicationCheck
     public function lines(Plan $plan): array
     {
         $lines = [];
-        $candidates = $plan->candidates()->with(['instrument', 'setup'])->get();
+        $candidates = $plan->candidates()->with(['instrument', 'setups'])->get();
         $session = $this->calendar->session($plan->session_date);
         if ($session === null || $session->open <= $this->clock->moment()) {
             $lines[] = new CheckLineData(true, 'The session of this plan has opened already: a plan comes before its session.', null);
@@ -62,16 +63,24 @@ final readonly class PublicationCheck
         if ($candidate->state === CandidateState::New) {
             return [new CheckLineData(true, "{$symbol} is neither kept nor passed.", $candidate->id)];
         }
-        $draft = $candidate->setup?->draft();
-        if ($draft === null) {
+        if ($candidate->setups->isEmpty()) {
             return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];
         }
+
+        return array_merge(...$candidate->setups->map(fn (Setup $setup): array => $this->setup($candidate, $plan, $setup))->values()->all());
+    }
+
+    /** @return list<CheckLineData> */
+    private function setup(Candidate $candidate, Plan $plan, Setup $row): array
+    {
+        $symbol = $candidate->instrument->symbol.($row->name === '' ? '' : ", {$row->name}");
+        $draft = $row->draft();
         if (! $draft->isComplete()) {
             return [new CheckLineData(true, "{$symbol}: the setup has no ".implode(' and no ', $draft->missing()).' yet.', $candidate->id)];
         }
         try {
             $now = $this->clock->moment();
-            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor));
+            $setup = $draft->toSetup($candidate->instrument->grid(), $now, $this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor), $candidate->instrument->last_session);
         } catch (InvalidInput $fault) {
             return [new CheckLineData(true, "{$symbol}: {$fault->getMessage()}", $candidate->id)];
         }
@@ -86,7 +95,7 @@ final readonly class PublicationCheck
             }
         }
         $series = $this->charts->series($candidate->instrument, self::SERIES);
-        foreach ($this->reading->warnings($candidate, $setup, $series, $this->charts->atr($series), Limits::of($plan->author)) as $warning) {
+        foreach ($this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $this->charts->atr($series), Limits::of($plan->author)) as $warning) {
             $lines[] = new CheckLineData(false, "{$symbol}: ".lcfirst($warning), $candidate->id);
         }
         if ($setup->targets === []) {

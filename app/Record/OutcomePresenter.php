@@ -37,8 +37,7 @@ final readonly class OutcomePresenter
 
     public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData
     {
-        $run = $this->runs->left($sealed, $published->instrument, $row);
-        $outcome = $this->runs->outcome($run, $row->as_of);
+        [$run, $outcome] = $this->runs->told($published, $sealed, $row);
         $fill = $run->position->wasFilled()
             ? $sealed->setup->side->sign() * $run->position->averageFill()->dividedBy($run->terms->scale->published)->toScale(0, RoundingMode::HALF_UP)->toInt()
             : null;

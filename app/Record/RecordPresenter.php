@@ -40,6 +40,8 @@ final readonly class RecordPresenter
                 $setup->key,
                 $this->times->date($setup->edition->session_date),
                 $setup->instrument->symbol,
+                $sealed->name,
+                preg_match('/[b-z]$/D', $setup->key) !== 1,
                 $setup->instrument->name,
                 $sealed->sentence,
                 $this->outcomes->present($setup, $sealed, $setup->outcome),

@@ -10,12 +10,14 @@ use App\Market\Calendars;
 use App\Market\Splits;
 use App\Models\Instrument;
 use App\Models\Outcome as OutcomeRow;
+use App\Models\PublishedSetup;
+use App\Publishing\EditionReader;
 use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Market\Split;
 use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Outcomes\GroupEngine;
 use Watchpost\Core\Outcomes\Outcome;
-use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\RunStore;
 use Watchpost\Core\Outcomes\SetupRun;
 use Watchpost\Core\Outcomes\SplitScale;
@@ -30,7 +32,8 @@ final readonly class Runs
     private const DAY = 86_400;
 
     public function __construct(
-        private OutcomeEngine $engine,
+        private GroupEngine $engine,
+        private EditionReader $editions,
         private Calendars $calendars,
         private Splits $splits,
         private BarRepository $bars,
@@ -38,45 +41,90 @@ final readonly class Runs
     ) {
     }
 
-    /** The run of a setup as it was left when it was evaluated last. */
-    public function left(SealedSetup $sealed, Instrument $instrument, OutcomeRow $row): SetupRun
+    /**
+     * The run of a published setup as it was left when it was evaluated last, and what it came to by then. Of a group all
+     * are told together: what is known to have closed only later may fill one of them.
+     *
+     * @return array{SetupRun, Outcome}
+     */
+    public function told(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): array
+    {
+        $run = $this->left($sealed, $published->instrument, $row);
+        if ($published->group === null || $run->isOver() || $run->position->wasFilled()) {
+            return [$run, $this->engine->outcomes([$run], $row->as_of)[0]];
+        }
+        $runs = [];
+        foreach ($published->together() as $member) {
+            if ($member->outcome !== null) {
+                $runs[$member->id] = $member->id === $published->id ? $run : $this->left($this->editions->setup($member->edition, $member->key), $published->instrument, $member->outcome);
+            }
+        }
+        $place = array_search($published->id, array_keys($runs), true);
+
+        return [$run, $this->engine->outcomes(array_values($runs), $row->as_of)[(int) $place]];
+    }
+
+    private function left(SealedSetup $sealed, Instrument $instrument, OutcomeRow $row): SetupRun
     {
         return RunStore::load($row->run, $sealed->setup, $this->terms($sealed, $instrument, $this->lastBarOf($row), $row->as_of));
     }
 
     /**
-     * The run of a setup to be followed on. A split since it was left may need a finer scale, and a newer version may
-     * keep other things in mind: then it begins anew, and all bars are fed again.
+     * The runs of setups that are judged together, to be followed on. A split since they were left may need a finer scale,
+     * and a newer version may keep other things in mind: then all begin anew, and all bars are fed again.
+     *
+     * @param list<SealedSetup>    $sealed
+     * @param list<OutcomeRow|null> $rows   how each was left; null for one that was not evaluated yet
+     *
+     * @return list<SetupRun>
      */
-    public function takeUp(SealedSetup $sealed, Instrument $instrument, ?OutcomeRow $row): SetupRun
+    public function takeUp(array $sealed, Instrument $instrument, array $rows): array
     {
-        $terms = $this->terms($sealed, $instrument, $row === null ? null : $this->lastBarOf($row));
+        $runs = [];
+        foreach ($sealed as $i => $one) {
+            $row = $rows[$i] ?? null;
+            $terms = $this->terms($one, $instrument, $row === null ? null : $this->lastBarOf($row));
+            if ($row === null || ($row->run['form'] ?? 1) !== RunStore::FORM || $row->run['scale'] !== $terms->scale->published) {
+                return $this->begin($sealed, $instrument);
+            }
+            $runs[] = RunStore::load($row->run, $one->setup, $terms);
+        }
 
-        return $row === null || ($row->run['form'] ?? 1) !== RunStore::FORM || $row->run['scale'] !== $terms->scale->published
-            ? new SetupRun($sealed->setup, $terms)
-            : RunStore::load($row->run, $sealed->setup, $terms);
+        return $runs;
     }
 
     /**
-     * The bars to be fed to a run next: for a new one from as far back as the setup looks.
+     * The bars to be fed to runs next: to new ones from as far back as any of them looks.
+     *
+     * @param list<SetupRun> $runs
      *
      * @return list<Bar>
      */
-    public function next(SetupRun $run, Instrument $instrument): array
+    public function next(array $runs, Instrument $instrument): array
     {
-        $from = $run->lastBar !== null
-            ? $run->lastBar->start + 1
-            : $this->firstBarOf($run->setup, $instrument, $run->terms->base);
+        $from = PHP_INT_MAX;
+        foreach ($runs as $run) {
+            if (! $run->isOver()) {
+                $from = min($from, $run->lastBar !== null ? $run->lastBar->start + 1 : $this->firstBarOf($run->setup, $instrument, $run->terms->base));
+            }
+        }
 
-        return $this->bars->from($instrument, $run->terms->base, $from);
+        return $runs === [] || $from === PHP_INT_MAX ? [] : $this->bars->from($instrument, $runs[0]->terms->base, $from);
     }
 
-    public function outcome(SetupRun $run, int $asOf): Outcome
+    /**
+     * @param list<SealedSetup> $sealed
+     *
+     * @return list<SetupRun>
+     */
+    private function begin(array $sealed, Instrument $instrument): array
     {
-        return $this->engine->outcome($run, $asOf);
+        $first = min(array_map(fn (SealedSetup $one): int => $this->firstBarOf($one->setup, $instrument, $one->judgedOn), $sealed) ?: [0]);
+
+        return array_map(fn (SealedSetup $one): SetupRun => new SetupRun($one->setup, $this->terms($one, $instrument, $first)), $sealed);
     }
 
-    /** @param int|null $from the last bar that was fed; null for a new run */
+    /** @param int|null $from the last bar that was fed, or the first that will be; null for a new run that looks back by itself */
     private function terms(SealedSetup $sealed, Instrument $instrument, ?int $from, int $until = PHP_INT_MAX): Terms
     {
         $setup = $sealed->setup;

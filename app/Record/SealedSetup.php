@@ -9,7 +9,7 @@ use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Outcomes\Costs;
 use Watchpost\Core\Setups\Setup;
 
-/** A setup read from its sealed edition, with all the engine needs to judge it. */
+/** A setup read from its sealed edition, with all the engine needs to judge it; its name is empty unless it is one of several variants. */
 final readonly class SealedSetup
 {
     public function __construct(
@@ -17,6 +17,7 @@ final readonly class SealedSetup
         public PriceGrid $grid,
         public Costs $costs,
         public TimeFrame $judgedOn,
+        public string $name,
         public string $sentence,
     ) {
     }

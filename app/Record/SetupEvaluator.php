@@ -9,45 +9,68 @@ use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
 use Illuminate\Support\Facades\DB;
-use Watchpost\Core\Outcomes\OutcomeEngine;
+use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Outcomes\GroupEngine;
 use Watchpost\Core\Outcomes\RunStore;
+use Watchpost\Core\Outcomes\SetupRun;
 
 /**
- * Follows a published setup: takes up its run where it stood, feeds the bars that came since, and stores it. Evaluating again without new bars changes nothing.
+ * Follows a published setup, with those of its group: takes up their runs where they stood, feeds the bars that came
+ * since, and stores them. Evaluating again without new bars changes nothing.
  */
 final readonly class SetupEvaluator
 {
     public function __construct(
         private MarketClock $clock,
         private EditionReader $editions,
-        private OutcomeEngine $engine,
+        private GroupEngine $engine,
         private Runs $runs,
     ) {
     }
 
-    public function evaluate(PublishedSetup $published): Outcome
+    public function evaluate(PublishedSetup $published): void
     {
-        return DB::transaction(function () use ($published): Outcome {
-            $outcome = Outcome::query()->where('published_setup_id', $published->id)->lockForUpdate()->first();
-            if ($outcome?->is_over === true) {
-                return $outcome;
+        DB::transaction(function () use ($published): void {
+            $members = $published->together();
+            $rows = Outcome::query()->whereIn('published_setup_id', $members->modelKeys())->lockForUpdate()->get()->keyBy('published_setup_id');
+            if ($rows->count() === $members->count() && $rows->every->is_over) {
+                return;
             }
-            $sealed = $this->editions->setup($published->edition, $published->key);
-            $run = $this->runs->takeUp($sealed, $published->instrument, $outcome);
+            $sealed = array_values($members->map(fn (PublishedSetup $one): SealedSetup => $this->editions->setup($one->edition, $one->key))->all());
+            $runs = $this->runs->takeUp($sealed, $published->instrument, array_map(static fn (int $id): ?Outcome => $rows->get($id), array_values($members->modelKeys())));
+            $runs = $this->feed($runs, $this->runs->next($runs, $published->instrument));
 
-            foreach ($this->runs->next($run, $published->instrument) as $bar) {
-                $this->engine->feed($run, $bar);
-                if ($run->isOver()) {
-                    break;
-                }
-            }
             $now = $this->clock->moment();
-            return Outcome::query()->updateOrCreate(['published_setup_id' => $published->id], [
-                'status' => $this->runs->outcome($run, $now)->status,
-                'is_over' => $run->isOver(),
-                'as_of' => $now,
-                'run' => RunStore::save($run),
-            ]);
+            $outcomes = $this->engine->outcomes($runs, $now);
+            foreach ($members->values() as $i => $member) {
+                Outcome::query()->updateOrCreate(['published_setup_id' => $member->id], [
+                    'status' => $outcomes[$i]->status,
+                    'is_over' => $runs[$i]->isOver(),
+                    'as_of' => $now,
+                    'run' => RunStore::save($runs[$i]),
+                ]);
+            }
         });
+    }
+
+    /**
+     * @param list<SetupRun> $runs
+     * @param list<Bar>      $bars
+     *
+     * @return list<SetupRun>
+     */
+    private function feed(array $runs, array $bars): array
+    {
+        foreach ($bars as $bar) {
+            $alive = array_filter($runs, static fn (SetupRun $run): bool => ! $run->isOver());
+            if ($alive === []) {
+                break;
+            }
+            $fed = array_values($alive);
+            $this->engine->feed($fed, $bar);
+            $runs = array_values(array_replace($runs, array_combine(array_keys($alive), $fed)));
+        }
+
+        return $runs;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\AddCandidate;
+use App\Actions\AddVariant;
 use App\Actions\AdoptLevel;
 use App\Actions\ChangeSetup;
 use App\Actions\JudgeCandidate;
@@ -32,6 +33,7 @@ use App\Models\Plan;
 use App\Models\PublishedSetup;
 use App\Models\User;
 use App\Planning\CurrentPlan;
+use App\Planning\Variant;
 use App\Record\SetupEvaluator;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -39,6 +41,7 @@ use Watchpost\Core\Levels\LevelKind;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Side;
+use Watchpost\Core\Setups\VariantKind;
 use Watchpost\Simulator\QuayExchange;
 
 /**
@@ -162,6 +165,9 @@ final class DemoSeeder extends Seeder
             'time_stop' => 8,
         ]);
         $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
+        // two patiences, and a plan for both ways out of a range
+        $this->variant($plan, 'TARN.Q', VariantKind::Patient);
+        $this->variant($plan, 'PINE.Q', VariantKind::OtherSide);
         $this->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
         app(PublishPlan::class)($plan);
     }
@@ -171,6 +177,7 @@ final class DemoSeeder extends Seeder
         $plan = $this->current->of($author);
         (new WriteBias())($plan, 'A quiet tape into Lamplighters\' Day: fewer names, near stops.');
         $this->planned($plan, 'BRKF.Q', Side::Long, 'touch', -0.7);
+        $this->variant($plan, 'BRKF.Q', VariantKind::Patient);
         $this->planned($plan, 'OAKL.Q', Side::Long, 'break', 0.6);
         $this->read($this->candidate($plan, 'GORSE.Q'));
         $this->candidate($plan, 'HEATH.Q');
@@ -205,8 +212,15 @@ final class DemoSeeder extends Seeder
             ],
             'good_for' => $goodFor,
         ];
-        app(ChangeSetup::class)($candidate, $changes);
+        app(ChangeSetup::class)(new Variant($candidate), $changes);
         (new JudgeCandidate())($candidate->refresh(), CandidateState::Kept, '', $readers);
+    }
+
+    /** A second way to trade what is planned. */
+    private function variant(Plan $plan, string $symbol, VariantKind $kind): void
+    {
+        $candidate = $plan->candidates()->with(['plan', 'instrument', 'setups'])->whereRelation('instrument', 'symbol', $symbol)->firstOrFail();
+        app(AddVariant::class)(new Variant($candidate), $kind);
     }
 
     private function passed(Plan $plan, string $symbol, string $reason): void
@@ -216,7 +230,7 @@ final class DemoSeeder extends Seeder
 
     private function candidate(Plan $plan, string $symbol): Candidate
     {
-        return (new AddCandidate())($plan, Instrument::query()->where('symbol', $symbol)->firstOrFail())->load(['plan', 'instrument', 'setup']);
+        return (new AddCandidate())($plan, Instrument::query()->where('symbol', $symbol)->firstOrFail())->load(['plan', 'instrument', 'setups']);
     }
 
     /** The extremes that anyone would mark first. */

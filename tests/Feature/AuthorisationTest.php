@@ -69,6 +69,8 @@ final class AuthorisationTest extends TestCase
         'POST plan/mark/{candidate}/use' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
         'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/bias' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/undo' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/redo' => ['sign-in', 'no', 'no', 'in', 'in'],

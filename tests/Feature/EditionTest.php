@@ -48,9 +48,9 @@ final class EditionTest extends TestCase
 
         self::assertSame('OAKL.Q', $part['instrument']['symbol']);
         self::assertEquals([['price' => $this->price('OAKL.Q', -0.02), 'origin' => 'swing low', 'grade' => 'major']], $part['levels']);
-        self::assertArrayHasKey('setup', $part);
-        self::assertSame($this->price('OAKL.Q', -0.03), $part['setup']['rules']['stop']['price']);
-        self::assertStringContainsString($this->price('OAKL.Q', 0.005), $part['setup']['sentence']);
+        self::assertArrayHasKey('setups', $part);
+        self::assertSame($this->price('OAKL.Q', -0.03), $part['setups'][0]['rules']['stop']['price']);
+        self::assertStringContainsString($this->price('OAKL.Q', 0.005), $part['setups'][0]['sentence']);
     }
 
     public function testPublishingTwiceGivesOneEdition(): void

@@ -149,7 +149,7 @@ final class MarkAndPlanTest extends TestCase
 
         $this->postJson('/plan/undo')->assertJsonPath('message', 'Undone: remove OAKL.Q.');
         self::assertModelExists($this->candidate);
-        self::assertSame(6000, $this->candidate->refresh()->setup?->legs[0]['price']);
+        self::assertSame(6000, $this->candidate->refresh()->setups->first()?->legs[0]['price']);
     }
 
     public function testAChangeThatChangesNothingIsNotRemembered(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\AddVariant;
 use App\Clock\MarketClock;
 use App\Enums\MarketRunState;
 use App\Feeds\MarketFeed;
@@ -15,6 +16,7 @@ use App\Market\MarketAdvance;
 use App\Models\MarketRun;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
+use App\Planning\Variant;
 use App\Publishing\EditionReader;
 use App\Record\Runs;
 use App\Record\SetupEvaluator;
@@ -28,6 +30,7 @@ use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\OutcomeReader;
+use Watchpost\Core\Setups\VariantKind;
 use Watchpost\Simulator\QuayExchange;
 
 final class MarketTest extends TestCase
@@ -140,7 +143,10 @@ final class MarketTest extends TestCase
     public function testEvaluationIsIncrementalAndIdempotentAndAgreesWithTheCommandLine(): void
     {
         foreach (['OAKL.Q', 'TARN.Q', 'GRIT.Q'] as $symbol) {
-            $this->planned($symbol);
+            $candidate = $this->planned($symbol);
+        }
+        foreach ([VariantKind::Patient, VariantKind::OtherSide] as $kind) {
+            app(AddVariant::class)(new Variant($candidate), $kind);
         }
         $edition = $this->publish();
         $this->actingAs($this->author);
@@ -152,10 +158,10 @@ final class MarketTest extends TestCase
             $stored = Outcome::query()->where('published_setup_id', $published->id)->firstOrFail();
             (new EvaluateSetup($published->id))->handle(app(SetupEvaluator::class));
             self::assertEquals($stored->toArray(), $stored->fresh()?->toArray());
-            $run = app(Runs::class)->left(app(EditionReader::class)->setup($published->edition, $published->key), $published->instrument, $stored);
-            self::assertSame($this->recomputed($published, $stored->as_of), app(Runs::class)->outcome($run, $stored->as_of)->toArray());
+            [, $outcome] = app(Runs::class)->told($published, app(EditionReader::class)->setup($published->edition, $published->key), $stored);
+            self::assertSame($this->recomputed($published, $stored->as_of), $outcome->toArray());
         }
-        self::assertSame(3, Outcome::query()->count());
+        self::assertSame(5, Outcome::query()->count());
         self::assertSame($edition->seal, $edition->refresh()->seal);
         self::assertGreaterThan(0, Outcome::query()->whereNotIn('status', ['waiting'])->count());
     }
@@ -168,12 +174,13 @@ final class MarketTest extends TestCase
     private function recomputed(PublishedSetup $published, int $asOf): array
     {
         $document = app(EditionReader::class)->document($published->edition);
-        $part = collect($document['candidates'])->first(static fn (array $part): bool => ($part['setup']['key'] ?? null) === $published->key);
+        $part = collect($document['candidates'])->first(static fn (array $part): bool => in_array($published->key, array_column($part['setups'] ?? [], 'key'), true));
+        $keys = array_column($part['setups'], 'key');
         $grid = $published->instrument->grid();
         $sessions = QuayExchange::calendar()->between('2024-11-18', '2024-12-31');
         $input = [
             'instrument' => array_intersect_key($part['instrument'], array_flip(['symbol', 'decimals', 'tick'])),
-            'setup' => $part['setup']['rules'],
+            'setups' => array_column($part['setups'], 'rules'),
             'costs' => $document['costs'],
             'timeframe' => $document['judged_on'],
             'sessions' => array_map(static fn ($s): array => [$s->date, Instant::format($s->open), Instant::format($s->close)], $sessions),
@@ -183,7 +190,7 @@ final class MarketTest extends TestCase
             'as_of' => Instant::format($asOf),
         ];
 
-        return OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine())[0]->toArray();
+        return OutcomeReader::read(Node::of($input))->answer(new OutcomeEngine())[(int) array_search($published->key, $keys, true)]->toArray();
     }
 
     public function testADraftWhoseSessionHasOpenedMovesOnToTheNext(): void

@@ -98,8 +98,8 @@ final class RecordTest extends TestCase
     {
         $this->after([[1.0, 1.0, 0.975, 0.99]]);
         $this->actingAs($this->harbour)->get('/editions/1')->assertInertia(fn ($page) => $page
-            ->where('edition.parts.0.setup.outcome.status', 'open')
-            ->where('edition.parts.0.setup.outcome.events.0.session', '2024-11-21')
+            ->where('edition.parts.0.setups.0.outcome.status', 'open')
+            ->where('edition.parts.0.setups.0.outcome.events.0.session', '2024-11-21')
             ->where('edition.parts.0.chart.publishedAfter', 27));
         $this->get('/editions')->assertInertia(fn ($page) => $page->where('editions.0.standing', '1 open')->where('editions.0.symbols', ['OAKL.Q']));
     }

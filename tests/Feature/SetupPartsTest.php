@@ -41,7 +41,7 @@ final class SetupPartsTest extends TestCase
         self::assertStringContainsString($reads, $sentence);
 
         $edition = $this->publish();
-        $part = app(EditionReader::class)->document($edition)['candidates'][0]['setup'] ?? [];
+        $part = app(EditionReader::class)->document($edition)['candidates'][0]['setups'][0] ?? [];
         $sealed = $part['rules']['legs'][0]['trigger'];
         unset($sealed['price']);
         self::assertEquals($trigger, $sealed);

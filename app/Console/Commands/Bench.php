@@ -19,6 +19,7 @@ use App\Models\Outcome;
 use App\Models\Plan;
 use App\Models\User;
 use App\Planning\CurrentPlan;
+use App\Planning\Variant;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
@@ -119,7 +120,7 @@ final class Bench extends Command
             $close = $bars->lastClose($instrument) ?? 0;
             $price = static fn (float $share): string => $instrument->grid()->format($instrument->grid()->nearestTick($close * $share));
             $candidate = app(AddCandidate::class)($plan, $instrument);
-            app(ChangeSetup::class)($candidate, ['trigger' => 'break', 'entry' => $price(1.01), 'stop' => $price(0.6), 'good_for' => 40]);
+            app(ChangeSetup::class)(new Variant($candidate), ['trigger' => 'break', 'entry' => $price(1.01), 'stop' => $price(0.6), 'good_for' => 40]);
         }
         app(PublishPlan::class)($plan);
     }

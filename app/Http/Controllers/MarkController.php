@@ -4,27 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ChangeSetup;
-use App\Actions\ClearSetup;
 use App\Actions\KeepSetting;
 use App\Actions\NoteReading;
-use App\Actions\UsePrice;
 use App\Data\ChartSettingsData;
 use App\Data\LimitsData;
 use App\Enums\CandidateState;
-use App\Enums\PlanPrice;
 use App\Http\Requests\ChartSettingsRequest;
 use App\Http\Requests\ChartViewRequest;
 use App\Http\Requests\LimitsRequest;
 use App\Http\Requests\ReadingNoteRequest;
-use App\Http\Requests\SetupRequest;
-use App\Market\BarRepository;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
 use App\Models\Candidate;
 use App\Planning\ChartViews;
 use App\Planning\CurrentPlan;
-use App\Planning\PriceInput;
 use App\Planning\Workbench;
 use App\Planning\WorkbenchPresenter;
 use App\Reading\CandidateFacts;
@@ -44,7 +37,7 @@ final class MarkController extends Controller
     /** Of a chart beside, or one in the strip. */
     private const STRIP_BARS = 60;
 
-    public function __construct(private readonly ChartBuilder $charts, private readonly WorkbenchPresenter $presenter, private readonly Workbench $bench, private readonly BarRepository $bars)
+    public function __construct(private readonly ChartBuilder $charts, private readonly WorkbenchPresenter $presenter, private readonly Workbench $bench)
     {
     }
 
@@ -52,8 +45,8 @@ final class MarkController extends Controller
     public function first(Request $request, CurrentPlan $current): RedirectResponse
     {
         $plan = $current->of($this->author($request));
-        $open = $plan->candidates()->with('setup')->where('state', '!=', CandidateState::Passed)->get();
-        $first = $open->first(static fn (Candidate $candidate): bool => $candidate->setup?->draft()->isComplete() !== true) ?? $open->first();
+        $open = $plan->candidates()->with('setups')->where('state', '!=', CandidateState::Passed)->get();
+        $first = $open->first(static fn (Candidate $candidate): bool => ! $candidate->isPlanned()) ?? $open->first();
 
         return $first === null
             ? redirect('/plan/candidates')->with('notice', 'Add a candidate first, then mark its levels here.')
@@ -127,36 +120,5 @@ final class MarkController extends Controller
         $note($candidate, $request->changes($candidate->instrument->grid()));
 
         return $this->workbench($request, $candidate);
-    }
-
-    public function usePrice(Request $request, Candidate $candidate, UsePrice $use): JsonResponse
-    {
-        $this->authorize('update', $candidate);
-        $request->validate(['price' => ['required', 'string', 'max:30'], 'as' => ['required', Rule::enum(PlanPrice::class)]]);
-        $price = $this->prices($request, $candidate)->price($request->string('price')->value(), 'price');
-        $use($candidate, $price, PlanPrice::from($request->string('as')->value()));
-
-        return $this->workbench($request, $candidate);
-    }
-
-    public function changeSetup(SetupRequest $request, Candidate $candidate, ChangeSetup $change): JsonResponse
-    {
-        $this->authorize('update', $candidate);
-        $change($candidate, $request->changes(), $this->prices($request, $candidate));
-
-        return $this->workbench($request, $candidate);
-    }
-
-    public function clearSetup(Request $request, Candidate $candidate, ClearSetup $clear): JsonResponse
-    {
-        $this->authorize('update', $candidate);
-        $clear($candidate);
-
-        return $this->workbench($request, $candidate);
-    }
-
-    private function prices(Request $request, Candidate $candidate): PriceInput
-    {
-        return new PriceInput($candidate->instrument->grid(), $this->bars->lastClose($candidate->instrument), $request->boolean(PriceInput::SURE));
     }
 }

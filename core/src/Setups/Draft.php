@@ -224,11 +224,13 @@ final readonly class Draft
     /**
      * The setup in the form of rules.md.
      *
+     * @param string|null $lastSession date of the instrument's last session, if it has one
+     *
      * @return array<string, mixed>
      *
      * @throws \LogicException while entry or stop is missing
      */
-    public function toRules(PriceGrid $grid, int $publishedAt, int $entryUntil): array
+    public function toRules(PriceGrid $grid, int $publishedAt, int $entryUntil, ?string $lastSession = null): array
     {
         if ($this->stop === null || ! $this->isComplete()) {
             throw new \LogicException('A setup without entry and stop cannot be published.');
@@ -252,6 +254,7 @@ final readonly class Draft
             'stop_moves' => $this->stopMoves,
             'time_stop_sessions' => $this->timeStop,
             'open_exit' => $this->openExit,
+            'last_session' => $lastSession,
         ], static fn (mixed $part): bool => $part !== null && $part !== []);
     }
 
@@ -260,9 +263,9 @@ final readonly class Draft
      *
      * @throws InvalidInput when the rules refuse it
      */
-    public function toSetup(PriceGrid $grid, int $publishedAt, int $entryUntil, TimeFrame $base = TimeFrame::FiveMinutes): Setup
+    public function toSetup(PriceGrid $grid, int $publishedAt, int $entryUntil, ?string $lastSession = null, TimeFrame $base = TimeFrame::FiveMinutes): Setup
     {
-        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil), 'setup'), $grid, $base);
+        return SetupReader::read(Node::of($this->toRules($grid, $publishedAt, $entryUntil, $lastSession), 'setup'), $grid, $base);
     }
 
     /** A path of the rules as the field of the draft: the first leg is the entry. */

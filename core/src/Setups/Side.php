@@ -14,4 +14,9 @@ enum Side: string
     {
         return $this === self::Long ? 1 : -1;
     }
+
+    public function opposite(): self
+    {
+        return $this === self::Long ? self::Short : self::Long;
+    }
 }

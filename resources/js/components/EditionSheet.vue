@@ -42,7 +42,13 @@ const drawn = computed(() =>
 );
 
 function linesOf(part: EditionPartData): PriceLine[] {
-    const line = (kind: PriceLine['kind'], key: string, price: string, label: string): PriceLine => ({
+    const line = (
+        kind: PriceLine['kind'],
+        key: string,
+        price: string,
+        label: string,
+        side: PriceLine['side'] = null,
+    ): PriceLine => ({
         key,
         kind,
         value: Number(price) / part.units,
@@ -51,13 +57,12 @@ function linesOf(part: EditionPartData): PriceLine[] {
         price,
         label,
         grade: null,
-        side: part.setup?.side ?? null,
+        side,
         movable: false,
         edges: false,
         curve: null,
         upper: null,
     });
-    const setup = part.setup;
     return [
         ...part.levels.map((level, i): PriceLine => ({
             ...line('level', `level-${i}`, level.price, ''),
@@ -65,29 +70,44 @@ function linesOf(part: EditionPartData): PriceLine[] {
             high: level.high / part.units,
             grade: level.grade,
         })),
-        ...(setup === null
-            ? []
-            : [
-                  ...setup.entries.map((price, i) => line('entry', `entry-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`)),
-                  line('stop', 'stop', setup.stop, 'stop'),
-                  ...setup.targets.map((target, i) => line('target', `target-${i}`, target.price, `target ${i + 1}`)),
-              ]),
+        ...uniqueBy(
+            part.setups.flatMap((setup) => {
+                const of = setup.name === '' ? '' : `, ${setup.name}`;
+                return [
+                    ...setup.entries.map((price, i) =>
+                        line('entry', `entry-${setup.key}-${i}`, price, (i === 0 ? 'entry' : `entry ${i + 1}`) + of, setup.side),
+                    ),
+                    line('stop', `stop-${setup.key}`, setup.stop, `stop${of}`, setup.side),
+                    ...setup.targets.map((target, i) =>
+                        line('target', `target-${setup.key}-${i}`, target.price, `target ${i + 1}${of}`, setup.side),
+                    ),
+                ];
+            }),
+            // a stop or target that variants share is drawn once
+            (one) => `${one.kind} ${one.price} ${one.side}`,
+        ),
     ];
 }
 
+function uniqueBy<T>(list: T[], key: (one: T) => string): T[] {
+    return [...new Map(list.map((one) => [key(one), one])).values()];
+}
+
 function marksOf(part: EditionPartData): ChartMark[] {
-    return (part.setup?.outcome?.events ?? []).flatMap((event) =>
-        event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
-            ? []
-            : [
-                  {
-                      session: event.session,
-                      value: event.drawnAt,
-                      kind: event.isFill ? ('fill' as const) : ('exit' as const),
-                      label: `${event.what} at ${event.price}`,
-                  },
-              ],
-    );
+    return part.setups
+        .flatMap((setup) => setup.outcome?.events ?? [])
+        .flatMap((event) =>
+            event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
+                ? []
+                : [
+                      {
+                          session: event.session,
+                          value: event.drawnAt,
+                          kind: event.isFill ? ('fill' as const) : ('exit' as const),
+                          label: `${event.what} at ${event.price}`,
+                      },
+                  ],
+        );
 }
 
 const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(Number(value) * 100)} %`);
@@ -113,7 +133,16 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 </header>
                 <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
                 <template v-else>
-                    <p v-if="part.setup" class="sentence">{{ part.setup.sentence }}</p>
+                    <p v-for="setup in part.setups" :key="setup.key" class="sentence">
+                        <b v-if="setup.name">{{ setup.name }}:</b> {{ setup.sentence }}
+                    </p>
+                    <p v-if="part.setups.length > 1" class="tie">
+                        {{
+                            part.eitherOr
+                                ? 'Either, or: the first that is filled ends what waits of the other.'
+                                : 'Independent: each is followed by itself.'
+                        }}
+                    </p>
                     <dl v-if="part.thesis" class="thesis">
                         <template v-if="part.thesis.speaksFor">
                             <dt>For it</dt>
@@ -137,7 +166,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                             <dd>{{ part.thesis.conviction }} of 5</dd>
                         </template>
                     </dl>
-                    <p v-if="part.splitNote && !part.setup?.outcome" class="muted">{{ part.splitNote }}</p>
+                    <p v-if="part.splitNote && !part.setups[0]?.outcome" class="muted">{{ part.splitNote }}</p>
                     <div class="columns">
                         <PriceChart
                             v-if="view"
@@ -153,31 +182,36 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                             tags
                         />
                         <div class="figures">
-                            <table v-if="part.setup">
+                            <table v-if="part.setups.length > 0 || part.levels.length > 0">
                                 <caption class="visually-hidden">
                                     Prices of the setup
                                 </caption>
-                                <tbody>
-                                    <tr :class="part.setup.side">
-                                        <th>{{ part.setup.side === 'long' ? '▲ Long' : '▼ Short' }}, {{ part.setup.trigger }}</th>
-                                        <td>{{ part.setup.entries.join(' and ') || 'the open' }}</td>
-                                        <td>1 R = {{ part.setup.risk }}</td>
+                                <tbody v-for="setup in part.setups" :key="setup.key">
+                                    <tr v-if="setup.name" class="variant">
+                                        <th colspan="3">{{ setup.name }}</th>
+                                    </tr>
+                                    <tr :class="setup.side">
+                                        <th>{{ setup.side === 'long' ? '▲ Long' : '▼ Short' }}, {{ setup.trigger }}</th>
+                                        <td>{{ setup.entries.join(' and ') || 'the open' }}</td>
+                                        <td>1 R = {{ setup.risk }}</td>
                                     </tr>
                                     <tr class="stop">
                                         <th>Stop</th>
-                                        <td>{{ part.setup.stop }}</td>
+                                        <td>{{ setup.stop }}</td>
                                         <td>−1 R</td>
                                     </tr>
-                                    <tr v-for="(target, i) in part.setup.targets" :key="i" :class="part.setup.side">
+                                    <tr v-for="(target, i) in setup.targets" :key="i" :class="setup.side">
                                         <th>Target {{ i + 1 }}, {{ share(target.share) }}</th>
                                         <td>{{ target.price }}</td>
                                         <td>{{ signed(target.r) }} R</td>
                                     </tr>
-                                    <tr v-if="part.setup.cancel">
+                                    <tr v-if="setup.cancel">
                                         <th>Cancel the wait</th>
-                                        <td>{{ part.setup.cancel }}</td>
+                                        <td>{{ setup.cancel }}</td>
                                         <td></td>
                                     </tr>
+                                </tbody>
+                                <tbody>
                                     <tr v-for="(level, i) in part.levels" :key="i" class="level" :class="level.grade">
                                         <th>{{ level.origin }}</th>
                                         <td>{{ level.span || level.price }}</td>
@@ -185,13 +219,17 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                     </tr>
                                 </tbody>
                             </table>
-                            <RStrip v-if="part.setup && !part.setup.outcome" :strip="part.setup.planned" :width="260" labels />
+                            <template v-for="setup in part.setups" :key="setup.key">
+                                <RStrip v-if="!setup.outcome" :strip="setup.planned" :width="260" labels />
+                            </template>
                         </div>
                     </div>
-                    <section v-if="part.setup?.outcome" class="since" :aria-label="`What happened since to ${part.symbol}`">
-                        <h3>What happened since</h3>
-                        <OutcomeFacts :outcome="part.setup.outcome" :strip-width="Math.min(280, width - 40)" />
-                    </section>
+                    <template v-for="setup in part.setups" :key="setup.key">
+                        <section v-if="setup.outcome" class="since" :aria-label="`What happened since to ${part.symbol}`">
+                            <h3>What happened since{{ setup.name ? `, ${setup.name}` : '' }}</h3>
+                            <OutcomeFacts :outcome="setup.outcome" :strip-width="Math.min(280, width - 40)" />
+                        </section>
+                    </template>
                 </template>
             </section>
 
@@ -283,6 +321,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 }
 .passed {
     margin-bottom: 0;
+    color: var(--ink-2);
+}
+.sentence b::first-letter,
+.variant th::first-letter {
+    text-transform: uppercase;
+}
+.tie {
+    margin: -6px 0 10px;
     color: var(--ink-2);
 }
 .columns {

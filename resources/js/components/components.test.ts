@@ -130,7 +130,6 @@ describe('the setup editor', () => {
         openExit: null,
         figures: [],
         stopOffers: [],
-        short: null,
         targets: [{ price: '44.00', share: '1', r: '2.07' }],
         goodFor: 5,
         goodUntil: 'Wed 21 Oct',

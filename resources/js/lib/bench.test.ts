@@ -88,7 +88,8 @@ describe('the bench', () => {
     afterEach(() => void vi.unstubAllGlobals());
 
     const open = () =>
-        inComponent(() => useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null }))).value;
+        inComponent(() => useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null, variant: 1 })))
+            .value;
     const target = bench().ladder[0] as LadderRowData;
     const level = bench().ladder[1] as LadderRowData;
 
@@ -154,7 +155,9 @@ describe('the bench', () => {
 
     it('leaves alone what took the place of a candidate meanwhile', async () => {
         const given = ref(bench()) as Ref<WorkbenchData>;
-        const { bench: shown, change } = inComponent(() => useBench(given, ref({ frame: '1d' as const, asOf: null }))).value;
+        const { bench: shown, change } = inComponent(() =>
+            useBench(given, ref({ frame: '1d' as const, asOf: null, variant: 1 })),
+        ).value;
         const sent = change('PATCH', '/setup', { stop: '40' });
         given.value = { ...bench(), candidate: { id: 8 } } as unknown as WorkbenchData;
         await sent;
@@ -198,7 +201,7 @@ describe('a price in doubt', () => {
             }),
         );
         const { change } = inComponent(() =>
-            useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null })),
+            useBench(ref(bench()) as Ref<WorkbenchData>, ref({ frame: '1d' as const, asOf: null, variant: 1 })),
         ).value;
 
         const meant = change('PATCH', '/setup', { entry: '4.31' });

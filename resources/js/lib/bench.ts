@@ -30,10 +30,11 @@ export interface LevelChanges {
     note?: string;
 }
 
-/** What the server is asked about: the chart in view, and the evening of the cross-check. */
+/** What the server is asked about: the chart in view, the evening of the cross-check, and the variant in hand. */
 export interface Asked {
     frame: TimeFrame;
     asOf: string | null;
+    variant: number;
 }
 
 type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE';
@@ -55,6 +56,9 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
         const parts = new URLSearchParams({ frame: asked.value.frame });
         if (asked.value.asOf !== null) {
             parts.set('as_of', asked.value.asOf);
+        }
+        if (asked.value.variant > 1) {
+            parts.set('variant', String(asked.value.variant));
         }
         return `?${parts.toString()}`;
     });

@@ -289,10 +289,15 @@ useShortcuts([
                 <Column header="Setup" header-style="width: 38%">
                     <template #body="{ data }: { data: CandidateData }">
                         <span v-if="data.state === 'passed'" class="reason">{{ data.verdict }}</span>
-                        <div v-else-if="data.sentence && data.strip" class="set">
-                            <RStrip :strip="data.strip" :width="130" />
-                            <span class="sentence">{{ data.sentence }}</span>
-                        </div>
+                        <template v-else-if="data.variants.some((one) => one.strip !== null)">
+                            <div v-for="one in data.variants" :key="one.number" class="set">
+                                <RStrip v-if="one.strip" :strip="one.strip" :width="130" />
+                                <span v-else class="muted">not complete yet</span>
+                                <span class="sentence" :title="one.sentence ?? ''">{{
+                                    data.variants.length === 1 ? one.sentence : `${one.name}: ${one.short ?? ''}`
+                                }}</span>
+                            </div>
+                        </template>
                         <span v-else class="muted"
                             >{{ data.setupNote }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span
                         >

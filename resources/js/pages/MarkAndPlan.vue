@@ -32,6 +32,7 @@ import RetiredLevels from '@/components/RetiredLevels.vue';
 import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
+import VariantBar from '@/components/VariantBar.vue';
 import ViewBar from '@/components/ViewBar.vue';
 import { useBench, type LevelChanges } from '@/lib/bench';
 import { useEvidence } from '@/lib/evidence';
@@ -77,7 +78,8 @@ const larger = computed(() => toRaw(props.larger));
 const strip = computed(() => toRaw(props.strip));
 
 const asOf = ref<string | null>(null);
-const asked = computed(() => ({ frame: chart.value.timeFrame, asOf: asOf.value }));
+const variant = ref(props.workbench.variant);
+const asked = computed(() => ({ frame: chart.value.timeFrame, asOf: asOf.value, variant: variant.value }));
 const {
     bench,
     errors,
@@ -98,6 +100,12 @@ const {
     computed(() => toRaw(props.workbench)),
     asked,
 );
+// a variant that was added is in hand; one that is gone gives way
+watch(
+    () => bench.value.variant,
+    (number) => (variant.value = number),
+    { flush: 'sync' },
+);
 const candidate = computed(() => bench.value.candidate);
 const instrument = computed(() => candidate.value.instrument);
 const setup = computed(() => bench.value.setup);
@@ -116,6 +124,7 @@ const { layers, clean, log, held, strip: stripShown, snaps, beside } = look;
 const chosen = ref<string | null>(null);
 const chosenRow = computed(() => rows.value.find((row) => row.key === chosen.value) ?? null);
 const { sheet, evidence, marks } = useEvidence(bench, chosenRow, query);
+const variantBar = ref<InstanceType<typeof VariantBar>>();
 const newPrice = ref('');
 const ladder = ref<InstanceType<typeof Ladder>>();
 const chooser = ref<InstanceType<typeof ChartChooser>>();
@@ -303,6 +312,7 @@ watch(candidateId, () => {
     leavePick();
     measureFrom.value = null;
     asOf.value = null;
+    variant.value = props.workbench.variant;
     newPrice.value = '';
     errors.value = {};
     newLevelError.value = null;
@@ -322,7 +332,10 @@ watch(candidateId, () => {
 function showFrame(frame: TimeFrame | undefined): void {
     if (frame !== undefined && frame !== chart.value.timeFrame) {
         held.value = null;
-        router.reload({ only: ['chart', 'larger', 'workbench'], data: { frame, larger: beside.value ?? '' } });
+        router.reload({
+            only: ['chart', 'larger', 'workbench'],
+            data: { frame, larger: beside.value ?? '', variant: variant.value },
+        });
     }
 }
 
@@ -356,6 +369,14 @@ function askStrip(): void {
 }
 
 watch(stripShown, askStrip);
+
+function chooseVariant(number: number): void {
+    if (number !== variant.value) {
+        variant.value = number;
+        chosen.value = null;
+        void refresh();
+    }
+}
 
 async function showAsOf(date: string | null): Promise<void> {
     asOf.value = date;
@@ -445,6 +466,19 @@ useShortcuts([
             if (stop !== undefined) {
                 void change('PATCH', '/setup', { stop }, 'note');
             }
+        },
+    },
+    {
+        keys: 'V',
+        does: 'the next variant of the setup',
+        run: () => chooseVariant((variant.value % Math.max(1, candidate.value.variants.length)) + 1),
+    },
+    {
+        keys: 'Y',
+        does: 'another way to trade it: a new variant',
+        run: () => {
+            desk.value = 'setup';
+            void nextTick(() => variantBar.value?.open());
         },
     },
     {
@@ -703,6 +737,17 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                 />
                 <div class="desk">
                     <template v-if="desk === 'setup'">
+                        <VariantBar
+                            ref="variantBar"
+                            :variants="candidate.variants"
+                            :number="bench.variant"
+                            :either-or="bench.eitherOr"
+                            :ways="bench.ways"
+                            :errors="errors"
+                            @choose="chooseVariant"
+                            @add="(kind) => change('POST', '/variants', { kind })"
+                            @tie="(changes) => change('PATCH', '/variants', changes)"
+                        />
                         <SetupEditor
                             :setup="setup"
                             :grid="grid"

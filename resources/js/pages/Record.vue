@@ -131,6 +131,7 @@ useShortcuts([
                                 <span :class="row.outcome.strip.side">{{
                                     row.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
                                 }}</span>
+                                <span v-if="row.variant" class="variant">{{ row.variant }}</span>
                             </td>
                             <td class="status">
                                 {{ row.outcome.label }}

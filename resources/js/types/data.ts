@@ -50,6 +50,8 @@ export type TouchKind = 'held' | 'broke' | 'role_change';
 
 export type TriggerKind = 'touch' | 'break' | 'close_beyond' | 'retest' | 'overshoot' | 'open' | 'market';
 
+export type VariantKind = 'patient' | 'longer' | 'other_side' | 'copy';
+
 export interface AverageLineData {
     name: string;
     values: (number | null)[];
@@ -105,8 +107,7 @@ export interface CandidateData {
     change: string | null;
     levelCount: number;
     setupNote: string;
-    sentence: string | null;
-    strip: StripData | null;
+    variants: VariantData[];
 }
 
 export interface CandidateFactData {
@@ -267,7 +268,8 @@ export interface EditionPartData {
     lastClose: string;
     levels: EditionLevelData[];
     thesis: ThesisData | null;
-    setup: EditionSetupData | null;
+    setups: EditionSetupData[];
+    eitherOr: boolean;
     chart: ChartData | null;
     units: number;
     splitNote: string | null;
@@ -275,6 +277,7 @@ export interface EditionPartData {
 
 export interface EditionSetupData {
     key: string;
+    name: string;
     side: Side;
     trigger: string;
     sentence: string;
@@ -768,6 +771,8 @@ export interface RecordRowData {
     key: string;
     session: string;
     symbol: string;
+    variant: string;
+    isFirst: boolean;
     name: string;
     sentence: string;
     outcome: OutcomeData;
@@ -842,7 +847,6 @@ export interface SetupData {
     figures: FigureData[];
     stopOffers: StopOfferData[];
     sentence: string | null;
-    short: string | null;
     risk: string | null;
     riskPercent: string | null;
     scale: RScaleData | null;
@@ -902,6 +906,20 @@ export interface TouchData {
     beforeMarked: boolean;
 }
 
+export interface VariantData {
+    number: number;
+    name: string;
+    side: Side;
+    short: string | null;
+    sentence: string | null;
+    strip: StripData | null;
+}
+
+export interface VariantOfferData {
+    kind: VariantKind;
+    label: string;
+}
+
 export interface WorkbenchData {
     candidate: CandidateData;
     ladder: LadderRowData[];
@@ -909,6 +927,9 @@ export interface WorkbenchData {
     retired: RetiredLevelData[];
     asOf: string | null;
     setup: SetupData;
+    variant: number;
+    eitherOr: boolean;
+    ways: VariantOfferData[];
     note: ReadingNoteData;
     atr: string | null;
     atrValue: number | null;

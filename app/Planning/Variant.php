@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Enums\CandidateState;
+use App\Models\Candidate;
+use App\Models\Setup;
+use Illuminate\Validation\ValidationException;
+use Watchpost\Core\Setups\Draft;
+
+/** One of the ways in which a candidate is planned, by its number from 1: its setup as it stands, and how a change of it is kept. */
+final readonly class Variant
+{
+    public const MOST = 4;
+    public const USUAL_GOOD_FOR = 5;
+
+    public function __construct(public Candidate $candidate, public int $number = 1)
+    {
+    }
+
+    public function setup(): ?Setup
+    {
+        return $this->candidate->setups->firstWhere('position', $this->number);
+    }
+
+    public function draft(): Draft
+    {
+        return $this->setup()?->draft() ?? Draft::blank(self::USUAL_GOOD_FOR);
+    }
+
+    /**
+     * @param string|null $field where a refusal is told, when the rule that is broken speaks of another field
+     *
+     * @throws ValidationException
+     */
+    public function keep(Draft $draft, string $label, ?string $field = null): void
+    {
+        $this->check($draft, $field);
+        $this->change("{$label} of {$this->candidate->instrument->symbol}", function () use ($draft): void {
+            Setup::query()->updateOrCreate(['candidate_id' => $this->candidate->id, 'position' => $this->number], Setup::columns($draft));
+            // who plans a candidate keeps it, also one that was passed before
+            if ($this->candidate->state !== CandidateState::Kept) {
+                $this->candidate->update(['state' => CandidateState::Kept, 'reason' => '']);
+            }
+        });
+    }
+
+    /** A change of the setups of the candidate that can be undone. */
+    public function change(string $label, callable $change): void
+    {
+        PlanHistory::change($this->candidate->plan, $label, $this->candidate->instrument_id, $change);
+        $this->candidate->unsetRelation('setups');
+    }
+
+    /** @throws ValidationException */
+    private function check(Draft $draft, ?string $field): void
+    {
+        if (! $this->candidate->instrument->isTraded()) {
+            throw ValidationException::withMessages([$field ?? 'setup' => "{$this->candidate->instrument->symbol} is watched, not traded: it takes levels, but no setup."]);
+        }
+        $problems = $draft->problems($this->candidate->instrument->grid());
+        if ($problems !== []) {
+            throw ValidationException::withMessages([$field ?? $problems[0]->path => $problems[0]->message]);
+        }
+    }
+}
