@@ -14,6 +14,7 @@ use App\Http\Controllers\MarketController;
 use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\SetupController;
 use App\Http\Controllers\SignInController;
 use Illuminate\Support\Facades\Route;
@@ -69,6 +70,12 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('plan/mark/{candidate}/setup', [SetupController::class, 'clear']);
         Route::post('plan/mark/{candidate}/variants', [SetupController::class, 'add']);
         Route::patch('plan/mark/{candidate}/variants', [SetupController::class, 'tie']);
+
+        Route::get('plan/mark/{candidate}/rehearsals', [RehearsalController::class, 'desk']);
+        Route::post('plan/mark/{candidate}/rehearsals', [RehearsalController::class, 'start']);
+        Route::get('plan/mark/{candidate}/rehearsals/{rehearsal}', [RehearsalController::class, 'show']);
+        Route::post('plan/mark/{candidate}/rehearsals/{rehearsal}/cancel', [RehearsalController::class, 'cancel']);
+        Route::get('plan/mark/{candidate}/rehearsals/{rehearsal}/cases/{number}', [RehearsalController::class, 'case'])->whereNumber('number');
 
         Route::patch('plan/bias', [PlanController::class, 'bias']);
         Route::post('plan/undo', [PlanController::class, 'undo']);

@@ -57,7 +57,7 @@ trait World
             Instrument::list(QuayExchange::listings()[$symbol]->instrument);
         }
         $evening = (int) strtotime(self::EVENING);
-        app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18', self::FIRST_DATE);
+        app(SimulatedFeed::class)->deliverHistory($evening, '2024-11-18', $this->firstDate());
         app(MarketClock::class)->moveTo($evening);
     }
 
@@ -65,6 +65,12 @@ trait World
     protected function symbols(): array
     {
         return ['OAKL.Q', 'TARN.Q', 'GRIT.Q'];
+    }
+
+    /** From when on its history reaches. */
+    protected function firstDate(): string
+    {
+        return self::FIRST_DATE;
     }
 
     protected function person(string $name, Role $role, ?Tier $tier = null): User

@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Market\BarRepository;
 use App\Models\Candidate;
-use App\Models\Setup;
 use App\Planning\Variant;
 use Illuminate\Validation\ValidationException;
 use Watchpost\Core\Setups\VariantKind;
@@ -45,7 +44,7 @@ final readonly class AddVariant
             if ($count === 1) {
                 $candidate->update(['either_or' => $kind->isEitherOr()]);
             }
-            $candidate->setups()->create([...Setup::columns($after), 'position' => $count + 1, 'name' => $this->free($candidate, $second)]);
+            $candidate->setups()->create([...$after->toState(), 'position' => $count + 1, 'name' => $this->free($candidate, $second)]);
         });
 
         return $count + 1;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Clock\MarketClock;
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use App\Jobs\PlayMarket;
 use App\Models\MarketRun;
 use App\Models\User;
@@ -66,7 +66,7 @@ final readonly class AdvanceMarket
             'user_id' => $user->id,
             'label' => $label,
             'until' => $until,
-            'state' => MarketRunState::Queued,
+            'state' => RunState::Queued,
             'steps_total' => 0,
             'steps_done' => 0,
         ]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use App\Models\MarketRun;
 
 /** Stops the market at the end of the session being played. What was played stays. */
@@ -14,6 +14,6 @@ final class CancelMarketRun
     {
         MarketRun::underWay()
             ->whereKey($run->id)
-            ->update(['state' => MarketRunState::Cancelled, 'message' => 'Cancelled; what was played stays.']);
+            ->update(['state' => RunState::Cancelled, 'message' => 'Cancelled; what was played stays.']);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use App\Models\MarketRun;
 
 /** How far the market has been played. */
@@ -13,7 +13,7 @@ final readonly class MarketRunData
     public function __construct(
         public int $id,
         public string $label,
-        public MarketRunState $state,
+        public RunState $state,
         public int $done,
         public int $total,
         public ?string $message,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Clock\MarketClock;
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use App\Market\MarketAdvance;
 use App\Models\MarketRun;
 use App\Models\PublishedSetup;
@@ -37,13 +37,13 @@ final class PlayMarket implements ShouldQueue
         $moments = $this->moments($run, $clock, $calendar);
         $alive = $this->stillAlive();
         // begun only while it is queued: a cancel that came first stands, and a second worker leaves it alone
-        $begun = MarketRun::query()->whereKey($run->id)->where('state', MarketRunState::Queued)
-            ->update(['state' => MarketRunState::Running, 'steps_total' => count($moments) + count($alive)]);
+        $begun = MarketRun::query()->whereKey($run->id)->where('state', RunState::Queued)
+            ->update(['state' => RunState::Running, 'steps_total' => count($moments) + count($alive)]);
         if ($begun === 0) {
             return;
         }
         foreach ($moments as $moment) {
-            if ($run->refresh()->state === MarketRunState::Cancelled) {
+            if ($run->refresh()->state === RunState::Cancelled) {
                 break;
             }
             $market->to($moment);
@@ -55,7 +55,7 @@ final class PlayMarket implements ShouldQueue
     public function failed(?\Throwable $e): void
     {
         MarketRun::query()->whereKey($this->runId)->update([
-            'state' => MarketRunState::Failed,
+            'state' => RunState::Failed,
             'message' => $e?->getMessage() ?? 'stopped before its end',
         ]);
     }
@@ -104,8 +104,8 @@ final class PlayMarket implements ShouldQueue
 
     private static function finish(int $runId, int $failed = 0): void
     {
-        MarketRun::query()->whereKey($runId)->where('state', MarketRunState::Running)->update($failed === 0
-            ? ['state' => MarketRunState::Done]
-            : ['state' => MarketRunState::Failed, 'message' => "{$failed} setups could not be evaluated; the others are up to date."]);
+        MarketRun::query()->whereKey($runId)->where('state', RunState::Running)->update($failed === 0
+            ? ['state' => RunState::Done]
+            : ['state' => RunState::Failed, 'message' => "{$failed} setups could not be evaluated; the others are up to date."]);
     }
 }

@@ -39,10 +39,11 @@ final readonly class ChartBuilder
 
     /**
      * @param int|null $publishedAt moment of publication, to tell bars known then from later ones
+     * @param int|null $until       the moment with which it ends, if it is an earlier one
      */
-    public function chart(Instrument $instrument, int $bars, ChartSettings $settings, TimeFrame $timeFrame = TimeFrame::Day, ?int $publishedAt = null): ChartData
+    public function chart(Instrument $instrument, int $bars, ChartSettings $settings, TimeFrame $timeFrame = TimeFrame::Day, ?int $publishedAt = null, ?int $until = null): ChartData
     {
-        $series = $this->bars->series($instrument, $timeFrame, $bars + $settings->lead(), $settings->extended);
+        $series = $this->bars->series($instrument, $timeFrame, $bars + $settings->lead(), $settings->extended, $until);
         $skip = max(0, $series->count() - $bars);
         $grid = $series->grid;
         /** @param list<int> $units */

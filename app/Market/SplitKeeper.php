@@ -14,8 +14,6 @@ use App\Models\PlanChange;
 use App\Models\Setup;
 use App\Models\Split;
 use Watchpost\Core\Market\PriceGrid;
-use Watchpost\Core\Setups\DraftLeg;
-use Watchpost\Core\Setups\DraftTarget;
 
 /**
  * Brings levels and drafts to the scale of a split when its session opens. What is published stays as it is; the engine
@@ -47,25 +45,12 @@ final readonly class SplitKeeper
         $drafts = Plan::query()->whereNull('published_at')->pluck('id');
         $candidates = Candidate::query()->where('instrument_id', $instrument->id)->whereIn('plan_id', $drafts);
         foreach (Setup::query()->whereIn('candidate_id', (clone $candidates)->select('id'))->get() as $setup) {
-            $scaled = static fn (?int $price): ?int => $price === null ? null : self::price($grid, $price, $ratio);
-            $distance = static fn (int $units): int => (int) round($units / $ratio / $grid->tick) * $grid->tick;
-            $draft = $setup->draft();
-            $setup->update(Setup::columns($draft->replace([
-                'legs' => array_map(static fn (DraftLeg $leg): DraftLeg => $leg->replace([
-                    'price' => $scaled($leg->price),
-                    'within' => $distance($leg->within),
-                    'beyond' => $distance($leg->beyond),
-                    'worst' => $scaled($leg->worst),
-                ]), $draft->legs),
-                'stop' => $scaled($draft->stop),
-                'cancel' => $scaled($draft->cancel),
-                'targets' => array_map(static fn (DraftTarget $target): DraftTarget => new DraftTarget(self::price($grid, $target->price, $ratio), $target->share), $draft->targets),
-                'stopMoves' => array_map(static function (array $move) use ($grid, $scaled): array {
-                    $units = is_string($move['to']['price'] ?? null) ? $grid->units($move['to']['price']) : null;
-
-                    return $units === null ? $move : ['to' => ['price' => $grid->format((int) $scaled($units))] + $move['to']] + $move;
-                }, $draft->stopMoves),
-            ])));
+            $setup->update($setup->draft()->moved(
+                $grid,
+                $grid,
+                static fn (int $price): int => self::price($grid, $price, $ratio),
+                static fn (int $units): int => (int) round($units / $ratio / $grid->tick) * $grid->tick,
+            )->toState());
         }
         $touched = $candidates->pluck('plan_id');
         PlanChange::query()->whereIn('plan_id', $touched)->delete();

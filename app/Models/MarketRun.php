@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int            $user_id
  * @property string         $label
  * @property int            $until
- * @property MarketRunState $state
+ * @property RunState $state
  * @property int            $steps_total
  * @property int            $steps_done
  * @property string|null    $message
@@ -27,12 +27,12 @@ class MarketRun extends Model
     /** @return Builder<self> */
     public static function underWay(): Builder
     {
-        return self::query()->whereIn('state', [MarketRunState::Queued, MarketRunState::Running]);
+        return self::query()->whereIn('state', [RunState::Queued, RunState::Running]);
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => MarketRunState::class];
+        return ['state' => RunState::class];
     }
 }

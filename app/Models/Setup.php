@@ -8,10 +8,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\CancelSide;
-use Watchpost\Core\Setups\CloseRule;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\DraftLeg;
-use Watchpost\Core\Setups\DraftTarget;
 use Watchpost\Core\Setups\Side;
 
 /**
@@ -68,48 +66,20 @@ class Setup extends Model
 
     public function draft(): Draft
     {
-        return new Draft(
-            $this->side,
-            array_map(DraftLeg::fromState(...), $this->legs),
-            $this->stop,
-            array_map(static fn (array $target): DraftTarget => new DraftTarget($target['price'], $target['share']), $this->targets),
-            $this->good_for,
-            $this->cancel,
-            self::closes($this->stop_closes),
-            $this->cancel_side,
-            self::closes($this->cancel_closes),
-            $this->conditions,
-            $this->stop_moves,
-            $this->time_stop,
-            $this->open_exit,
-        );
-    }
-
-    /** @return array<string, mixed> the columns of a draft */
-    public static function columns(Draft $draft): array
-    {
-        $closes = static fn (?CloseRule $rule): ?array => $rule === null ? null : ['timeframe' => $rule->timeFrame->value, 'times' => $rule->times];
-
-        return [
-            'side' => $draft->side,
-            'legs' => array_map(static fn (DraftLeg $leg): array => $leg->toState(), $draft->legs),
-            'stop' => $draft->stop,
-            'stop_closes' => $closes($draft->stopCloses),
-            'cancel' => $draft->cancel,
-            'cancel_side' => $draft->cancelSide,
-            'cancel_closes' => $closes($draft->cancelCloses),
-            'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $target->price, 'share' => $target->share], $draft->targets),
-            'conditions' => $draft->conditions,
-            'stop_moves' => $draft->stopMoves,
-            'time_stop' => $draft->timeStop,
-            'open_exit' => $draft->openExit,
-            'good_for' => $draft->goodFor,
-        ];
-    }
-
-    /** @param array{timeframe: string, times: int}|null $kept */
-    private static function closes(?array $kept): ?CloseRule
-    {
-        return $kept === null ? null : new CloseRule(TimeFrame::from($kept['timeframe']), $kept['times']);
+        return Draft::fromState([
+            'side' => $this->side->value,
+            'legs' => $this->legs,
+            'stop' => $this->stop,
+            'stop_closes' => $this->stop_closes,
+            'cancel' => $this->cancel,
+            'cancel_side' => $this->cancel_side->value,
+            'cancel_closes' => $this->cancel_closes,
+            'targets' => $this->targets,
+            'conditions' => $this->conditions,
+            'stop_moves' => $this->stop_moves,
+            'time_stop' => $this->time_stop,
+            'open_exit' => $this->open_exit,
+            'good_for' => $this->good_for,
+        ]);
     }
 }

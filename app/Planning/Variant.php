@@ -39,7 +39,7 @@ final readonly class Variant
     {
         $this->check($draft, $field);
         $this->change("{$label} of {$this->candidate->instrument->symbol}", function () use ($draft): void {
-            Setup::query()->updateOrCreate(['candidate_id' => $this->candidate->id, 'position' => $this->number], Setup::columns($draft));
+            Setup::query()->updateOrCreate(['candidate_id' => $this->candidate->id, 'position' => $this->number], $draft->toState());
             // who plans a candidate keeps it, also one that was passed before
             if ($this->candidate->state !== CandidateState::Kept) {
                 $this->candidate->update(['state' => CandidateState::Kept, 'reason' => '']);

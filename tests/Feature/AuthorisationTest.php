@@ -4,16 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\MarketRunState;
+use App\Enums\RehearsalScope;
 use App\Enums\Role;
+use App\Enums\RunState;
 use App\Models\Import;
 use App\Models\Level;
 use App\Models\MarketEvent;
 use App\Models\MarketRun;
+use App\Models\Rehearsal;
 use App\Models\User;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
 use Tests\World;
+use Watchpost\Core\Rehearsal\LevelRule;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\DraftLeg;
+use Watchpost\Core\Setups\Side;
+use Watchpost\Core\Setups\TriggerKind;
 
 /** Every route, by every role. */
 final class AuthorisationTest extends TestCase
@@ -71,6 +78,11 @@ final class AuthorisationTest extends TestCase
         'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/rehearsals' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/rehearsals' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/rehearsals/{rehearsal}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/rehearsals/{rehearsal}/cancel' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/mark/{candidate}/rehearsals/{rehearsal}/cases/{number}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/bias' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/undo' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/redo' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -99,19 +111,25 @@ final class AuthorisationTest extends TestCase
         $this->publish();
         $candidate = $this->candidate('TARN.Q');
         $level = Level::query()->create(['author_id' => $this->author->id, 'instrument_id' => $candidate->instrument_id, 'price' => 5_000, 'origin' => 'swing low', 'grade' => 'minor']);
-        $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 0, 'state' => MarketRunState::Done]);
+        $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 0, 'state' => RunState::Done]);
 
         $event = MarketEvent::query()->create(['key' => 'x', 'date' => '2024-12-01', 'kind' => 'other', 'title' => 'Something', 'source' => 'test']);
         $import = Import::query()->create(['kind' => 'bars', 'file_name' => 'x.csv', 'path' => '/nowhere', 'mapping' => [], 'state' => 'done', 'faults' => []]);
 
+        $rehearsal = Rehearsal::query()->create(['author_id' => $this->author->id, 'plan_id' => $candidate->plan_id, 'instrument_id' => $candidate->instrument_id, 'scope' => RehearsalScope::Instrument, 'sessions' => 252, 'rule' => ['draft' => $this->drafted()->toState(), 'at' => (new LevelRule())->toState(), 'level' => 5000, 'range' => 100.0, 'close' => 5000], 'state' => RunState::Done, 'as_of' => 0]);
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0']);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }
         }
+    }
+
+    private function drafted(): Draft
+    {
+        return new Draft(Side::Long, [new DraftLeg(TriggerKind::Market)], 4900, [], 5);
     }
 
     /** What a route says to a person, without what it did being kept. */

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Actions\AddVariant;
 use App\Clock\MarketClock;
-use App\Enums\MarketRunState;
+use App\Enums\RunState;
 use App\Feeds\MarketFeed;
 use App\Feeds\SimulatedFeed;
 use App\Jobs\EvaluateSetup;
@@ -134,10 +134,10 @@ final class MarketTest extends TestCase
 
     public function testARunThatFailsSaysSo(): void
     {
-        $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 1, 'state' => MarketRunState::Running]);
+        $run = MarketRun::query()->create(['user_id' => $this->author->id, 'label' => '1 session', 'until' => 1, 'state' => RunState::Running]);
         (new PlayMarket($run->id))->failed(new \RuntimeException('the feed is silent'));
 
-        self::assertSame([MarketRunState::Failed, 'the feed is silent'], [$run->refresh()->state, $run->message]);
+        self::assertSame([RunState::Failed, 'the feed is silent'], [$run->refresh()->state, $run->message]);
     }
 
     public function testEvaluationIsIncrementalAndIdempotentAndAgreesWithTheCommandLine(): void

@@ -62,6 +62,22 @@ final readonly class Series
         return $bars;
     }
 
+    /** A part of it, from a bar on. */
+    public function slice(int $from, int $count): self
+    {
+        return new self(
+            $this->grid,
+            $this->timeFrame,
+            array_slice($this->start, $from, $count),
+            array_slice($this->session, $from, $count),
+            array_slice($this->open, $from, $count),
+            array_slice($this->high, $from, $count),
+            array_slice($this->low, $from, $count),
+            array_slice($this->close, $from, $count),
+            array_slice($this->volume, $from, $count),
+        );
+    }
+
     public function count(): int
     {
         return count($this->start);

@@ -18,6 +18,15 @@ use Watchpost\Core\Setups\StopMoves\StopMoveReader;
 
 /**
  * A setup while it is being planned: prices may still be missing, but what is there must already fit together.
+ *
+ * @phpstan-import-type DraftLegState from DraftLeg
+ *
+ * @phpstan-type CloseState array{timeframe: string, times: int}
+ * @phpstan-type DraftState array{
+ *     side: string, legs: non-empty-list<DraftLegState>, stop: ?int, stop_closes: CloseState|null, cancel: ?int, cancel_side: string,
+ *     cancel_closes: CloseState|null, targets: list<array{price: int, share: string}>, conditions: list<array<string, mixed>>,
+ *     stop_moves: list<array<string, array<string, mixed>>>, time_stop: ?int, open_exit: array{session: int, gap_min_percent?: string}|null, good_for: int
+ * }
  */
 final readonly class Draft
 {
@@ -122,6 +131,84 @@ final readonly class Draft
         $values = array_replace(get_object_vars($this), $changes);
 
         return new self(...$values);
+    }
+
+    /**
+     * The same setup with other prices; what is counted, timed or told in percent stays as it is.
+     *
+     * @param PriceGrid            $from     of its prices
+     * @param PriceGrid            $to       of the new ones
+     * @param callable(int): int   $price    a price in units of the one, in units of the other
+     * @param callable(int): int   $distance likewise of a tolerance or an excess
+     */
+    public function moved(PriceGrid $from, PriceGrid $to, callable $price, callable $distance): self
+    {
+        $maybe = static fn (?int $units): ?int => $units === null ? null : $price($units);
+
+        return $this->replace([
+            'legs' => array_map(static fn (DraftLeg $leg): DraftLeg => $leg->replace([
+                'price' => $maybe($leg->price),
+                'worst' => $maybe($leg->worst),
+                'within' => $distance($leg->within),
+                'beyond' => $distance($leg->beyond),
+            ]), $this->legs),
+            'stop' => $maybe($this->stop),
+            'cancel' => $maybe($this->cancel),
+            'targets' => array_map(static fn (DraftTarget $target): DraftTarget => new DraftTarget($price($target->price), $target->share), $this->targets),
+            'stopMoves' => array_map(static function (array $move) use ($from, $to, $price): array {
+                $at = ($move['to']['kind'] ?? '') === 'price' ? $move['to']['price'] ?? null : null;
+                $units = is_string($at) ? $from->units($at) : null;
+                if ($units !== null) {
+                    $move['to']['price'] = $to->format($price($units));
+                }
+
+                return $move;
+            }, $this->stopMoves),
+        ]);
+    }
+
+    /** @return DraftState as plain data, prices in units */
+    public function toState(): array
+    {
+        $closes = static fn (?CloseRule $rule): ?array => $rule === null ? null : ['timeframe' => $rule->timeFrame->value, 'times' => $rule->times];
+
+        return [
+            'side' => $this->side->value,
+            'legs' => array_map(static fn (DraftLeg $leg): array => $leg->toState(), $this->legs),
+            'stop' => $this->stop,
+            'stop_closes' => $closes($this->stopCloses),
+            'cancel' => $this->cancel,
+            'cancel_side' => $this->cancelSide->value,
+            'cancel_closes' => $closes($this->cancelCloses),
+            'targets' => array_map(static fn (DraftTarget $target): array => ['price' => $target->price, 'share' => $target->share], $this->targets),
+            'conditions' => $this->conditions,
+            'stop_moves' => $this->stopMoves,
+            'time_stop' => $this->timeStop,
+            'open_exit' => $this->openExit,
+            'good_for' => $this->goodFor,
+        ];
+    }
+
+    /** @param DraftState $state */
+    public static function fromState(array $state): self
+    {
+        $closes = static fn (?array $kept): ?CloseRule => $kept === null ? null : new CloseRule(TimeFrame::from($kept['timeframe']), $kept['times']);
+
+        return new self(
+            Side::from($state['side']),
+            array_map(DraftLeg::fromState(...), $state['legs']),
+            $state['stop'],
+            array_map(static fn (array $target): DraftTarget => new DraftTarget($target['price'], $target['share']), $state['targets']),
+            $state['good_for'],
+            $state['cancel'],
+            $closes($state['stop_closes']),
+            CancelSide::from($state['cancel_side']),
+            $closes($state['cancel_closes']),
+            $state['conditions'],
+            $state['stop_moves'],
+            $state['time_stop'],
+            $state['open_exit'],
+        );
     }
 
     /** The price of the first leg from which planned risk counts: with its tolerance. */

@@ -28,6 +28,7 @@ import NewLevel from '@/components/NewLevel.vue';
 import NewLevelDialog from '@/components/NewLevelDialog.vue';
 import PassForm from '@/components/PassForm.vue';
 import ReadingNote from '@/components/ReadingNote.vue';
+import RehearsalDesk from '@/components/RehearsalDesk.vue';
 import RetiredLevels from '@/components/RetiredLevels.vue';
 import RStrip from '@/components/RStrip.vue';
 import SetupEditor from '@/components/SetupEditor.vue';
@@ -132,11 +133,12 @@ const mainChart = ref<InstanceType<typeof PriceChart>>();
 const layerBar = ref<InstanceType<typeof LayerBar>>();
 const newLevelOpen = ref(false);
 
-type Desk = 'setup' | 'level' | 'reading';
+type Desk = 'setup' | 'level' | 'reading' | 'rehearsal';
 const DESKS: { value: Desk; label: string }[] = [
     { value: 'setup', label: 'Setup' },
     { value: 'level', label: 'Level' },
     { value: 'reading', label: 'Reading' },
+    { value: 'rehearsal', label: 'Rehearsal' },
 ];
 const desk = ref<Desk>('setup');
 
@@ -469,6 +471,11 @@ useShortcuts([
         },
     },
     {
+        keys: 'R',
+        does: 'rehearse the setup on the past',
+        run: () => (desk.value = 'rehearsal'),
+    },
+    {
         keys: 'V',
         does: 'the next variant of the setup',
         run: () => chooseVariant((variant.value % Math.max(1, candidate.value.variants.length)) + 1),
@@ -783,6 +790,13 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                         </p>
                         <RetiredLevels :levels="bench.retired" @restore="change('POST', `/levels/${$event}/restore`)" />
                     </template>
+                    <RehearsalDesk
+                        v-else-if="desk === 'rehearsal'"
+                        :candidate="candidate.id"
+                        :symbol="instrument.symbol"
+                        :variant="bench.variant"
+                        :setup="setup"
+                    />
                     <ReadingNote
                         v-else
                         :key="candidate.id"

@@ -26,8 +26,6 @@ export type LevelLayer = 'own' | 'check' | 'joined' | 'marks' | 'gaps' | 'pivots
 
 export type LevelStanding = 'active' | 'tested' | 'broken' | 'role changed' | 'retired';
 
-export type MarketRunState = 'queued' | 'running' | 'done' | 'cancelled' | 'failed';
-
 export type NoTrade = 'pass' | 'stand_aside' | 'do_not_chase' | 'watch_only';
 
 export type OutcomeStatus = 'waiting' | 'open' | 'closed' | 'not_triggered' | 'cancelled' | 'void';
@@ -36,7 +34,11 @@ export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_m
 
 export type ReactionKind = 'held' | 'broke' | 'undecided' | 'untouched';
 
+export type RehearsalScope = 'instrument' | 'group';
+
 export type Role = 'author' | 'assistant' | 'subscriber';
+
+export type RunState = 'queued' | 'running' | 'done' | 'cancelled' | 'failed';
 
 export type Side = 'long' | 'short';
 
@@ -627,7 +629,7 @@ export interface MarketEventData {
 export interface MarketRunData {
     id: number;
     label: string;
-    state: MarketRunState;
+    state: RunState;
     done: number;
     total: number;
     message: string | null;
@@ -790,6 +792,63 @@ export interface RecordTotalsData {
     realised: string;
     openR: string;
     costs: string;
+}
+
+export interface RehearsalCaseData {
+    number: number;
+    symbol: string;
+    session: string;
+    date: string;
+    level: string;
+    what: string;
+    r: string | null;
+    value: number | null;
+    counts: boolean;
+}
+
+export interface RehearsalData {
+    id: number;
+    state: RunState;
+    done: number;
+    total: number;
+    message: string | null;
+    at: string;
+    scope: RehearsalScope;
+    sessions: number;
+    rule: string[];
+    figures: FigureData[];
+    tooFew: string | null;
+    cases: RehearsalCaseData[];
+    isStale: boolean;
+}
+
+export interface RehearsalDeskData {
+    choices: string[];
+    group: string;
+    others: number;
+    last: RehearsalData | null;
+}
+
+export interface RehearsedCaseData {
+    number: number;
+    of: number;
+    candidate: number;
+    symbol: string;
+    name: string;
+    date: string;
+    standsAt: string;
+    level: string;
+    side: Side;
+    sentence: string;
+    entries: string[];
+    stop: string;
+    targets: string[];
+    chart: ChartData;
+    after: number;
+    what: string;
+    r: string | null;
+    strip: StripData;
+    events: OutcomeEventData[];
 }
 
 export interface RetiredLevelData {
