@@ -16,6 +16,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\SetupController;
+use App\Http\Controllers\SetupKindController;
 use App\Http\Controllers\SignInController;
 use Illuminate\Support\Facades\Route;
 
@@ -70,6 +71,12 @@ Route::middleware('auth')->group(function (): void {
         Route::delete('plan/mark/{candidate}/setup', [SetupController::class, 'clear']);
         Route::post('plan/mark/{candidate}/variants', [SetupController::class, 'add']);
         Route::patch('plan/mark/{candidate}/variants', [SetupController::class, 'tie']);
+
+        Route::post('plan/mark/{candidate}/kinds', [SetupKindController::class, 'store']);
+        Route::patch('plan/mark/{candidate}/kinds/{kind}', [SetupKindController::class, 'update']);
+        Route::delete('plan/mark/{candidate}/kinds/{kind}', [SetupKindController::class, 'destroy']);
+        Route::post('plan/mark/{candidate}/kinds/{kind}/apply', [SetupKindController::class, 'apply']);
+        Route::patch('plan/mark/{candidate}/checklist', [SetupKindController::class, 'tick']);
 
         Route::get('plan/mark/{candidate}/rehearsals', [RehearsalController::class, 'desk']);
         Route::post('plan/mark/{candidate}/rehearsals', [RehearsalController::class, 'start']);

@@ -44,7 +44,7 @@ final readonly class AddVariant
             if ($count === 1) {
                 $candidate->update(['either_or' => $kind->isEitherOr()]);
             }
-            $candidate->setups()->create([...$after->toState(), 'position' => $count + 1, 'name' => $this->free($candidate, $second)]);
+            $candidate->setups()->create([...$after->toState(), 'setup_kind_id' => $setup->setup_kind_id, 'ticked' => $setup->ticked, 'position' => $count + 1, 'name' => $this->free($candidate, $second)]);
         });
 
         return $count + 1;

@@ -71,6 +71,7 @@ final readonly class PublishPlan
                 $edition->publishedSetups()->create([
                     'instrument_id' => Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->firstOrFail()->id,
                     'key' => $setup['key'],
+                    'kind' => $setup['kind'] ?? '',
                     'group' => $setup['rules']['group'] ?? null,
                     'readers' => Tier::from($candidate['readers']),
                 ]);

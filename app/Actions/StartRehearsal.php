@@ -41,7 +41,7 @@ final readonly class StartRehearsal
             'instrument_id' => $variant->candidate->instrument_id,
             'scope' => $scope,
             'sessions' => $sessions,
-            'rule' => ['draft' => $rule->draft->toState(), 'at' => $rule->at->toState(), 'level' => $rule->level, 'range' => $rule->range, 'close' => $rule->close],
+            'rule' => $rule->toState(),
             'state' => RunState::Queued,
             'as_of' => $this->clock->moment(),
         ]);

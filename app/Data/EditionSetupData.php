@@ -11,12 +11,16 @@ final readonly class EditionSetupData
 {
     /**
      * @param string           $name    of the variant; empty for the only one
+     * @param string           $kind    the author's own name for it; empty without one
+     * @param list<ChecklistLineData> $checklist as it stood when it was published
      * @param list<string>     $entries planned prices of the parts of the entry that have one
      * @param list<TargetData> $targets
      */
     public function __construct(
         public string $key,
         public string $name,
+        public string $kind,
+        public array $checklist,
         public Side $side,
         public string $trigger,
         public string $sentence,

@@ -14,6 +14,7 @@ final readonly class RecordRowData
         public string $symbol,
         public string $variant,
         public bool $isFirst,
+        public string $kind,
         public string $name,
         public string $sentence,
         public OutcomeData $outcome,

@@ -43,6 +43,8 @@ final readonly class SetupData
         public array $warnings,
         public array $figures,
         public array $stopOffers,
+        public ?int $kind,
+        public ?ChecklistData $checklist,
         public ?string $sentence,
         public ?string $risk,
         public ?string $riskPercent,

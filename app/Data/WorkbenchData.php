@@ -14,6 +14,7 @@ final readonly class WorkbenchData
      * @param int                    $variant  the number of the one in hand, whose setup this is
      * @param bool                   $eitherOr of the variants, the first that is filled ends the others
      * @param list<VariantOfferData> $ways     other ways in which the setup in hand could be traded
+     * @param list<SetupKindData>    $kinds    the author's own kinds of setup
      * @param string|null            $asOf     the evening of the cross-check, if it is an earlier one
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class WorkbenchData
         public int $variant,
         public bool $eitherOr,
         public array $ways,
+        public array $kinds,
         public ReadingNoteData $note,
         public ?string $atr,
         public ?float $atrValue,

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int          $instrument_id
  * @property string       $key           its name within the edition
  * @property string|null  $group         of those of which the first fill ends the others
+ * @property string       $kind          the author's own name for it; empty without one
  * @property Tier         $readers
  * @property Edition      $edition
  * @property Instrument   $instrument
@@ -57,6 +58,12 @@ class PublishedSetup extends Model
         $query = self::query()->with(['edition', 'instrument', 'outcome'])->orderBy('id');
 
         return ($this->group === null ? $query->whereKey($this->id) : $query->where(['edition_id' => $this->edition_id, 'group' => $this->group]))->get();
+    }
+
+    /** Whether it is the only one of its candidate, or the first of its variants: "3" or "3a". */
+    public function isFirstVariant(): bool
+    {
+        return preg_match('/[b-z]$/D', $this->key) !== 1;
     }
 
     /** @return HasOne<Outcome, $this> */

@@ -8,16 +8,13 @@ use App\Enums\RehearsalScope;
 use App\Enums\RunState;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Watchpost\Core\Rehearsal\LevelRule;
 use Watchpost\Core\Rehearsal\RehearsedCase;
 use Watchpost\Core\Rehearsal\Rule;
-use Watchpost\Core\Setups\Draft;
 
 /**
  * A rehearsal of a setup: its rule as it was when it began, and the cases found so far.
  *
- * @phpstan-import-type DraftState from Draft
- * @phpstan-import-type LevelRuleState from LevelRule
+ * @phpstan-import-type RuleState from Rule
  * @phpstan-import-type CaseState from RehearsedCase
  *
  * @property int                                                                                             $id
@@ -26,7 +23,7 @@ use Watchpost\Core\Setups\Draft;
  * @property int                                                                                             $instrument_id
  * @property RehearsalScope                                                                                  $scope
  * @property int                                                                                             $sessions    evenings of each past
- * @property array{draft: DraftState, at: LevelRuleState, level: int, range: float, close: int} $rule
+ * @property RuleState                                                                                       $rule
  * @property RunState                                                                                        $state
  * @property int                                                                                             $steps_total instruments
  * @property int                                                                                             $steps_done
@@ -53,14 +50,7 @@ class Rehearsal extends Model
 
     public function toRule(): Rule
     {
-        return new Rule(
-            Draft::fromState($this->rule['draft']),
-            $this->instrument->grid(),
-            LevelRule::fromState($this->rule['at']),
-            $this->rule['level'],
-            (float) $this->rule['range'],
-            $this->rule['close'],
-        );
+        return Rule::fromState($this->rule);
     }
 
     /** @return list<RehearsedCase> */

@@ -34,7 +34,10 @@ use Watchpost\Core\Setups\Side;
  * @property int|null                                        $time_stop
  * @property array{session: int, gap_min_percent?: string}|null $open_exit
  * @property int                                             $good_for
+ * @property int|null                                        $setup_kind_id
+ * @property list<string>                                    $ticked        lines of the checklist that a person has ticked
  * @property Candidate                                       $candidate
+ * @property SetupKind|null                                  $kind
  */
 class Setup extends Model
 {
@@ -55,6 +58,7 @@ class Setup extends Model
             'conditions' => 'array',
             'stop_moves' => 'array',
             'open_exit' => 'array',
+            'ticked' => 'array',
         ];
     }
 
@@ -62,6 +66,12 @@ class Setup extends Model
     public function candidate(): BelongsTo
     {
         return $this->belongsTo(Candidate::class);
+    }
+
+    /** @return BelongsTo<SetupKind, $this> */
+    public function kind(): BelongsTo
+    {
+        return $this->belongsTo(SetupKind::class, 'setup_kind_id');
     }
 
     public function draft(): Draft

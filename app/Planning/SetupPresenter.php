@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Clock\TimeLabel;
+use App\Data\ChecklistData;
 use App\Data\CloseRuleData;
 use App\Data\LegData;
 use App\Data\OpenExitData;
@@ -40,6 +41,7 @@ final readonly class SetupPresenter
         private TimeLabel $times,
         private SetupReading $reading,
         private StopOffers $offers,
+        private Checklists $checklists,
     ) {
     }
 
@@ -80,6 +82,8 @@ final readonly class SetupPresenter
             $setup === null ? [] : $this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
             $setup === null ? [] : $this->reading->figures($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
             $this->offers->of($draft, $series, $levels, $atr),
+            $variant->setup()?->setup_kind_id,
+            $this->checklist($variant, $setup, $series, $atr),
             $this->sentence($setup, $grid),
             $scale === null ? null : $grid->format($scale->risk()),
             $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
@@ -101,6 +105,14 @@ final readonly class SetupPresenter
         } catch (InvalidInput) {
             return null; // the check before publication says what is wrong
         }
+    }
+
+    private function checklist(Variant $variant, ?Setup $setup, Series $series, ?float $atr): ?ChecklistData
+    {
+        $row = $variant->setup();
+        $kind = $row?->kind;
+
+        return $row === null || $kind === null ? null : $this->checklists->of($variant->candidate, $row, $kind, $setup, $series, $atr);
     }
 
     /** One of the ways in which a candidate is planned, in short. */

@@ -8,6 +8,7 @@ use App\Data\StopOfferData;
 use App\Levels\LevelReading;
 use Watchpost\Core\Market\Series;
 use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\StopPlace;
 
 /** Places for a stop behind structure: the nearest swing, the far edge of the nearest level, a multiple of the range. */
 final readonly class StopOffers
@@ -29,23 +30,23 @@ final readonly class StopOffers
         }
         $sign = $draft->side->sign();
         $offers = [];
-        $add = static function (float $price, string $why) use (&$offers, $series, $entry, $sign, $atr): void {
+        $add = static function (StopPlace $place, float $price, string $why) use (&$offers, $series, $entry, $sign, $atr): void {
             $tick = $series->grid->tick;
             $onTick = ($sign > 0 ? (int) floor($price / $tick) : (int) ceil($price / $tick)) * $tick;
             $distance = ($entry - $onTick) * $sign;
             if ($distance > 0 && $onTick > 0) {
-                $offers[$onTick] ??= [$distance, new StopOfferData($series->grid->format($onTick), $why, number_format($distance / $atr, 1, '.', '').' ATR')];
+                $offers[$onTick] ??= [$distance, new StopOfferData($place, $series->grid->format($onTick), $why, number_format($distance / $atr, 1, '.', '').' ATR')];
             }
         };
         $swing = $this->swing($series, $entry, $sign);
         if ($swing !== null) {
-            $add($swing - $sign * self::BEYOND * $atr, $sign > 0 ? 'below the last swing low' : 'above the last swing high');
+            $add(StopPlace::Swing, $swing - $sign * self::BEYOND * $atr, $sign > 0 ? 'below the last swing low' : 'above the last swing high');
         }
         $edge = $this->edge($levels, $entry, $sign);
         if ($edge !== null) {
-            $add($edge[0] - $sign * self::BEYOND * $atr, ($sign > 0 ? 'below ' : 'above ').$edge[1]);
+            $add(StopPlace::Level, $edge[0] - $sign * self::BEYOND * $atr, ($sign > 0 ? 'below ' : 'above ').$edge[1]);
         }
-        $add($entry - $sign * self::MULTIPLE * $atr, 'by the usual range alone');
+        $add(StopPlace::Range, $entry - $sign * self::MULTIPLE * $atr, 'by the usual range alone');
         usort($offers, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_map(static fn (array $offer): StopOfferData => $offer[1], $offers);

@@ -31,15 +31,16 @@ final readonly class Variant
     }
 
     /**
-     * @param string|null $field where a refusal is told, when the rule that is broken speaks of another field
+     * @param string|null         $field where a refusal is told, when the rule that is broken speaks of another field
+     * @param array<string, mixed> $more  what else is kept of the setup
      *
      * @throws ValidationException
      */
-    public function keep(Draft $draft, string $label, ?string $field = null): void
+    public function keep(Draft $draft, string $label, ?string $field = null, array $more = []): void
     {
         $this->check($draft, $field);
-        $this->change("{$label} of {$this->candidate->instrument->symbol}", function () use ($draft): void {
-            Setup::query()->updateOrCreate(['candidate_id' => $this->candidate->id, 'position' => $this->number], $draft->toState());
+        $this->change("{$label} of {$this->candidate->instrument->symbol}", function () use ($draft, $more): void {
+            Setup::query()->updateOrCreate(['candidate_id' => $this->candidate->id, 'position' => $this->number], $draft->toState() + $more);
             // who plans a candidate keeps it, also one that was passed before
             if ($this->candidate->state !== CandidateState::Kept) {
                 $this->candidate->update(['state' => CandidateState::Kept, 'reason' => '']);

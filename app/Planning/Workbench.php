@@ -22,7 +22,7 @@ final readonly class Workbench
 
     public function of(Candidate $candidate, Request $request, ?TimeFrame $shown = null): WorkbenchData
     {
-        $candidate->load(['instrument', 'setups']);
+        $candidate->load(['instrument', 'setups.kind']);
 
         return $this->presenter->workbench(self::variant($candidate, $request), $this->days($candidate), $shown ?? self::shown($request), self::asOf($request));
     }

@@ -11,6 +11,7 @@ use App\Data\InstrumentData;
 use App\Data\PlanData;
 use App\Data\ReadingNoteData;
 use App\Data\RetiredLevelData;
+use App\Data\SetupKindData;
 use App\Data\VariantData;
 use App\Data\VariantOfferData;
 use App\Data\WorkbenchData;
@@ -24,6 +25,7 @@ use App\Models\Candidate;
 use App\Models\Level;
 use App\Models\Plan;
 use App\Models\Setup;
+use App\Models\SetupKind;
 use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
@@ -107,6 +109,7 @@ final readonly class WorkbenchPresenter
             $variant->number,
             $candidate->either_or,
             self::ways($variant, $draft),
+            array_values(SetupKind::of($plan->author)->get()->map(SetupKindData::of(...))->all()),
             new ReadingNoteData($candidate->shape, $candidate->cleanness, $candidate->speaks_for, $candidate->speaks_against, $candidate->conviction, $candidate->wrong_if, $candidate->wrong_at === null ? null : $series->grid->format($candidate->wrong_at)),
             $atr === null ? null : $series->grid->format((int) round($atr)),
             $atr === null ? null : $atr / 10 ** $series->grid->decimals,

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\ChecklistLineData;
 use App\Enums\CandidateState;
 use App\Levels\LevelReader;
 use App\Levels\LevelReading;
 use App\Market\BarRepository;
+use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\Setup;
+use App\Planning\Checklists;
 use App\Planning\GoodUntil;
 use App\Record\RecordCosts;
 use Watchpost\Core\InvalidInput;
@@ -21,6 +24,7 @@ use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Sentence;
+use Watchpost\Core\Setups\Setup as CoreSetup;
 
 /**
  * Writes a plan as the document of an edition: the very text that is sealed, shown to subscribers and judged.
@@ -28,7 +32,8 @@ use Watchpost\Core\Setups\Sentence;
  *
  * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
  * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
- * @phpstan-type SetupPart array{key: string, name?: string, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
+ * @phpstan-type CheckPart array{text: string, standing: string, value?: string}
+ * @phpstan-type SetupPart array{key: string, name?: string, kind?: string, checklist?: list<CheckPart>, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
  * @phpstan-type CandidatePart array{
  *     instrument: InstrumentPart, state: string, reason: string, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
@@ -44,7 +49,10 @@ use Watchpost\Core\Setups\Sentence;
 final readonly class EditionComposer
 {
     public const FORMAT = 'watchpost-edition-1';
-    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader)
+    /** Day bars behind a checklist. */
+    private const CHECKED_ON = 300;
+
+    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader, private Checklists $checklists, private ChartBuilder $charts)
     {
     }
 
@@ -86,7 +94,7 @@ final readonly class EditionComposer
     {
         $parts = [];
         $number = 0;
-        foreach ($plan->candidates()->with(['instrument', 'setups'])->whereKeyNot($leaveOut)->get() as $candidate) {
+        foreach ($plan->candidates()->with(['instrument', 'setups.kind'])->whereKeyNot($leaveOut)->get() as $candidate) {
             $part = $this->candidate($candidate, $plan);
             $setups = $candidate->state === CandidateState::Kept ? $this->setups($candidate, $plan, ++$number, $publishedAt) : [];
             if ($setups !== []) {
@@ -190,6 +198,25 @@ final readonly class EditionComposer
     }
 
     /**
+     * Of what kind a setup is, and how its checklist stands on this evening.
+     *
+     * @return array{kind?: string, checklist?: list<CheckPart>}
+     */
+    private function kind(Candidate $candidate, Setup $row, CoreSetup $setup): array
+    {
+        if ($row->kind === null) {
+            return [];
+        }
+        $days = $this->charts->series($candidate->instrument, self::CHECKED_ON);
+        $lines = $this->checklists->of($candidate, $row, $row->kind, $setup, $days, $this->charts->atr($days))->lines;
+
+        return ['kind' => $row->kind->name] + ($lines === [] ? [] : ['checklist' => array_map(static fn (ChecklistLineData $line): array => [
+            'text' => $line->text,
+            'standing' => $line->standing->value,
+        ] + ($line->value === '' ? [] : ['value' => $line->value]), $lines)]);
+    }
+
+    /**
      * @param array{group?: string} $group
      *
      * @return SetupPart
@@ -206,6 +233,7 @@ final readonly class EditionComposer
         return [
             'key' => $key,
             ...($row->name === '' ? [] : ['name' => $row->name]),
+            ...$this->kind($candidate, $row, $setup),
             'sentence' => (new Sentence($grid, $this->calendar->zone))->of($setup),
             'rules' => $draft->toRules($grid, $publishedAt, $entryUntil, $lastSession) + $group,
             'risk' => $grid->format($scale->risk()),

@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Clock\TimeLabel;
 use App\Data\ChartData;
+use App\Data\ChecklistLineData;
 use App\Data\EditionData;
 use App\Data\EditionLevelData;
 use App\Data\EditionLinkData;
@@ -30,6 +31,7 @@ use Illuminate\Support\Collection;
 use Watchpost\Core\Market\InstrumentKind;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
+use Watchpost\Core\Setups\Checklist\Standing;
 use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Target;
@@ -194,6 +196,8 @@ final readonly class EditionPresenter
         return new EditionSetupData(
             $part['key'],
             $sealed->name,
+            $part['kind'] ?? '',
+            array_map(static fn (array $line): ChecklistLineData => new ChecklistLineData($line['text'], Standing::from($line['standing']), $line['value'] ?? '', isset($line['value'])), $part['checklist'] ?? []),
             $setup->side,
             str_replace('_', ' ', implode(', then ', array_map(static fn (Leg $leg): string => $leg->trigger::kind(), $setup->legs))),
             $sealed->sentence,

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use App\Clock\MarketClock;
 use App\Clock\TimeLabel;
 use App\Data\CandidateFactData;
 use App\Enums\AverageKind;
 use App\Market\AverageSetting;
 use App\Market\BarRepository;
-use App\Market\Calendars;
-use App\Market\Events;
 use App\Market\MarketState;
 use App\Models\Instrument;
 use App\Models\User;
@@ -43,9 +40,7 @@ final readonly class CandidateFacts
 
     public function __construct(
         private BarRepository $bars,
-        private Calendars $calendars,
-        private MarketClock $clock,
-        private Events $events,
+        private EarningsAhead $earningsAhead,
         private NextSession $next,
         private TimeLabel $times,
         private MarketState $state,
@@ -195,15 +190,11 @@ final readonly class CandidateFacts
 
     private function earnings(Instrument $instrument, Limits $limits): ?CandidateFactData
     {
-        $calendar = $this->calendars->of($instrument);
-        $today = $calendar->dateOf($this->clock->moment());
-        $next = $this->events->nextEarnings($instrument, $today);
-        if ($next === null) {
+        $ahead = $this->earningsAhead->of($instrument);
+        if ($ahead === null) {
             return null;
         }
-        $now = $this->clock->moment();
-        $from = ($calendar->running($now) ?? $calendar->opening($now))->date;
-        $sessions = $next->date < $from ? 0 : count([...$calendar->between($from, $next->date)]);
+        [$next, $sessions] = $ahead;
         $value = match ($sessions) {
             0 => 'today',
             1 => 'next session',

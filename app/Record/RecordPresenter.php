@@ -12,6 +12,7 @@ use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Illuminate\Contracts\Database\Eloquent\Builder;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 
 /** The record: every published setup with what happened to it. */
@@ -24,14 +25,19 @@ final readonly class RecordPresenter
     /**
      * What a tier may read of the record: setups of a higher tier join it when they are over.
      *
+     * @param string|null $kind      of one kind only; empty for those without one
+     * @param bool        $firstOnly of variants only the first, in the order in which they were sealed
+     *
      * @return list<RecordRowData> the newest edition first
      */
-    public function rows(Tier $tier): array
+    public function rows(Tier $tier, ?string $kind = null, bool $firstOnly = false): array
     {
         $rows = [];
-        $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->orderByDesc('edition_id')->orderBy('id')->get();
+        $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->orderByDesc('edition_id')->orderBy('id')
+            ->when($kind !== null, static fn (Builder $query) => $query->where('kind', $kind))
+            ->get();
         foreach ($published as $setup) {
-            if ($setup->outcome === null || $this->isWithheld($setup, $tier)) {
+            if ($setup->outcome === null || $this->isWithheld($setup, $tier) || ($firstOnly && ! $setup->isFirstVariant())) {
                 continue;
             }
             $sealed = $this->editions->setup($setup->edition, $setup->key);
@@ -41,7 +47,8 @@ final readonly class RecordPresenter
                 $this->times->date($setup->edition->session_date),
                 $setup->instrument->symbol,
                 $sealed->name,
-                preg_match('/[b-z]$/D', $setup->key) !== 1,
+                $setup->isFirstVariant(),
+                $setup->kind,
                 $setup->instrument->name,
                 $sealed->sentence,
                 $this->outcomes->present($setup, $sealed, $setup->outcome),
@@ -49,6 +56,13 @@ final readonly class RecordPresenter
         }
 
         return $rows;
+    }
+
+    /** @return list<string> the kinds of which something is published, by name */
+    public function kinds(): array
+    {
+        /** @var list<string> */
+        return PublishedSetup::query()->where('kind', '!=', '')->distinct()->orderBy('kind')->pluck('kind')->all();
     }
 
     public function withheld(Tier $tier): int

@@ -13,6 +13,7 @@ use Watchpost\Core\Levels\LevelKind;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Rehearsal\LevelRule;
 use Watchpost\Core\Rehearsal\Rule;
+use Watchpost\Core\Setups\RelativeDraft;
 
 /** At which kinds of level a setup's entry stands: those of the cross-check near it, and the last close itself. */
 final readonly class LevelChoices
@@ -55,7 +56,7 @@ final readonly class LevelChoices
         usort($near, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $choices = [];
         foreach ([...$near, [0, 0.0, new LevelRule(), $close]] as [, , $at, $edge]) {
-            $choices[$at->words()] ??= new Rule($draft, $series->grid, $at, $edge, $range, $close);
+            $choices[$at->words()] ??= new Rule(new RelativeDraft($draft, $series->grid, $edge, $range), $at, $close);
         }
 
         return $choices;

@@ -50,7 +50,7 @@ final readonly class Pasts
         return new Rehearsing(
             $rule,
             new Costs($this->costs->slippageTicks, BigDecimal::of($this->costs->commissionPerUnit)),
-            $this->others($rule->draft, $rehearsal->instrument, $rehearsal->sessions),
+            $this->others($rule->setup->draft, $rehearsal->instrument, $rehearsal->sessions),
         );
     }
 

@@ -66,7 +66,7 @@ final readonly class RehearsalPresenter
             $over ? self::figures($tally) : [],
             $over && $tally->isTooFew() ? self::tooFew($tally) : null,
             $over ? $this->cases($cases) : [],
-            $rehearsal->rule['draft'] !== json_decode(json_encode($variant->draft()->toState(), JSON_THROW_ON_ERROR), true),
+            $rehearsal->rule['setup']['draft'] !== json_decode(json_encode($variant->draft()->toState(), JSON_THROW_ON_ERROR), true),
         );
     }
 
@@ -123,13 +123,14 @@ final readonly class RehearsalPresenter
             1 => "{$rule->at->words()} no further than {$reach} ATR above the close",
             default => $rule->at->words(),
         };
-        $legs = array_map(static fn (DraftLeg $leg): string => str_replace('_', ' ', $leg->kind->value).($leg->price === null || ! $leg->kind->hasPrice() ? '' : ' '.self::distance($rule->away($leg->price))), $rule->draft->legs);
-        $targets = array_map(static fn (DraftTarget $target): string => self::distance($rule->away($target->price)), $rule->draft->targets);
+        $draft = $rule->setup->draft;
+        $legs = array_map(static fn (DraftLeg $leg): string => str_replace('_', ' ', $leg->kind->value).($leg->price === null || ! $leg->kind->hasPrice() ? '' : ' '.self::distance($rule->setup->away($leg->price))), $draft->legs);
+        $targets = array_map(static fn (DraftTarget $target): string => self::distance($rule->setup->away($target->price)), $draft->targets);
 
         return [
             $rule->side() === 0 ? "Every evening, from {$where}." : "Every evening with {$where}, as it was known then.",
-            ucfirst($rule->draft->side->value).': '.implode(', then ', $legs)
-                .'; stop '.self::distance($rule->away((int) $rule->draft->stop))
+            ucfirst($draft->side->value).': '.implode(', then ', $legs)
+                .'; stop '.self::distance($rule->setup->away((int) $draft->stop))
                 .($targets === [] ? '; no target' : '; '.(count($targets) === 1 ? 'target ' : 'targets ').implode(' and ', $targets)).'. All else as in the setup.',
             'Judged on day bars by the rules and costs of the record; where the order within a bar is not known, against the trade. One case at a time on an instrument.',
         ];

@@ -9,6 +9,7 @@ use App\Actions\AddVariant;
 use App\Actions\AdoptLevel;
 use App\Actions\ChangeSetup;
 use App\Actions\JudgeCandidate;
+use App\Actions\KeepKind;
 use App\Actions\MarkLevel;
 use App\Actions\NoteReading;
 use App\Actions\PublishPlan;
@@ -31,6 +32,7 @@ use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
+use App\Models\SetupKind;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\Variant;
@@ -165,6 +167,11 @@ final class DemoSeeder extends Seeder
             'time_stop' => 8,
         ]);
         $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
+        $pullback = $this->kind($author, 'Pullback to support', $plan, 'TARN.Q', [['reward_min', '1.5'], ['stop_min', '0.8'], ['sma_above', '200'], ['no_earnings', '0'], [SetupKind::OWN, 'The level is seen on the week chart too']]);
+        $break = $this->kind($author, 'Break of a range', $plan, 'GRIT.Q', [['reward_min', '2'], ['volume_min', '1'], [SetupKind::OWN, 'Room above: no major level within 2 ATR']]);
+        foreach (['OAKL.Q' => $pullback, 'KELP.Q' => $pullback, 'PINE.Q' => $break, 'FERN.Q' => $break] as $symbol => $kind) {
+            $this->ofKind($plan, $symbol, $kind);
+        }
         // two patiences, and a plan for both ways out of a range
         $this->variant($plan, 'TARN.Q', VariantKind::Patient);
         $this->variant($plan, 'PINE.Q', VariantKind::OtherSide);
@@ -177,6 +184,7 @@ final class DemoSeeder extends Seeder
         $plan = $this->current->of($author);
         (new WriteBias())($plan, 'A quiet tape into Lamplighters\' Day: fewer names, near stops.');
         $this->planned($plan, 'BRKF.Q', Side::Long, 'touch', -0.7);
+        $this->ofKind($plan, 'BRKF.Q', SetupKind::of($author)->where('name', 'Pullback to support')->firstOrFail());
         $this->variant($plan, 'BRKF.Q', VariantKind::Patient);
         $this->planned($plan, 'OAKL.Q', Side::Long, 'break', 0.6);
         $this->read($this->candidate($plan, 'GORSE.Q'));
@@ -216,11 +224,37 @@ final class DemoSeeder extends Seeder
         (new JudgeCandidate())($candidate->refresh(), CandidateState::Kept, '', $readers);
     }
 
+    /**
+     * A kind of setup with a planned one as its defaults.
+     *
+     * @param list<array{string, string}> $checklist
+     */
+    private function kind(User $author, string $name, Plan $plan, string $symbol, array $checklist): SetupKind
+    {
+        $lines = array_map(static fn (array $line): array => ['kind' => $line[0], 'value' => $line[1]], $checklist);
+        $kind = app(KeepKind::class)($author, null, $name, $lines, $this->first($plan, $symbol));
+        $this->ofKind($plan, $symbol, $kind);
+
+        return $kind;
+    }
+
+    /** Says of what kind a planned setup is; what only a person can judge is ticked. */
+    private function ofKind(Plan $plan, string $symbol, SetupKind $kind): void
+    {
+        $variant = $this->first($plan, $symbol);
+        $own = array_filter($kind->checklist, static fn (array $line): bool => $line['kind'] === SetupKind::OWN);
+        $variant->keep($variant->draft(), 'kind', null, ['setup_kind_id' => $kind->id, 'ticked' => array_values(array_column($own, 'value'))]);
+    }
+
+    private function first(Plan $plan, string $symbol): Variant
+    {
+        return new Variant($plan->candidates()->with(['plan', 'instrument', 'setups'])->whereRelation('instrument', 'symbol', $symbol)->firstOrFail());
+    }
+
     /** A second way to trade what is planned. */
     private function variant(Plan $plan, string $symbol, VariantKind $kind): void
     {
-        $candidate = $plan->candidates()->with(['plan', 'instrument', 'setups'])->whereRelation('instrument', 'symbol', $symbol)->firstOrFail();
-        app(AddVariant::class)(new Variant($candidate), $kind);
+        app(AddVariant::class)($this->first($plan, $symbol), $kind);
     }
 
     private function passed(Plan $plan, string $symbol, string $reason): void

@@ -12,13 +12,17 @@ use App\Models\Level;
 use App\Models\MarketEvent;
 use App\Models\MarketRun;
 use App\Models\Rehearsal;
+use App\Models\SetupKind;
 use App\Models\User;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
 use Tests\World;
+use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Rehearsal\LevelRule;
+use Watchpost\Core\Rehearsal\Rule;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\DraftLeg;
+use Watchpost\Core\Setups\RelativeDraft;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\TriggerKind;
 
@@ -78,6 +82,11 @@ final class AuthorisationTest extends TestCase
         'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/kinds' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/kinds/{kind}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/mark/{candidate}/kinds/{kind}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/mark/{candidate}/kinds/{kind}/apply' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/checklist' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/mark/{candidate}/rehearsals' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/rehearsals' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/mark/{candidate}/rehearsals/{rehearsal}' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -116,20 +125,16 @@ final class AuthorisationTest extends TestCase
         $event = MarketEvent::query()->create(['key' => 'x', 'date' => '2024-12-01', 'kind' => 'other', 'title' => 'Something', 'source' => 'test']);
         $import = Import::query()->create(['kind' => 'bars', 'file_name' => 'x.csv', 'path' => '/nowhere', 'mapping' => [], 'state' => 'done', 'faults' => []]);
 
-        $rehearsal = Rehearsal::query()->create(['author_id' => $this->author->id, 'plan_id' => $candidate->plan_id, 'instrument_id' => $candidate->instrument_id, 'scope' => RehearsalScope::Instrument, 'sessions' => 252, 'rule' => ['draft' => $this->drafted()->toState(), 'at' => (new LevelRule())->toState(), 'level' => 5000, 'range' => 100.0, 'close' => 5000], 'state' => RunState::Done, 'as_of' => 0]);
+        $rehearsal = Rehearsal::query()->create(['author_id' => $this->author->id, 'plan_id' => $candidate->plan_id, 'instrument_id' => $candidate->instrument_id, 'scope' => RehearsalScope::Instrument, 'sessions' => 252, 'rule' => (new Rule(new RelativeDraft(new Draft(Side::Long, [new DraftLeg(TriggerKind::Market)], 4900, [], 5), new PriceGrid(2), 5000, 100.0), new LevelRule(), 5000))->toState(), 'state' => RunState::Done, 'as_of' => 0]);
+        $kind = SetupKind::query()->create(['author_id' => $this->author->id, 'name' => 'pullback']);
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0']);
+            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }
         }
-    }
-
-    private function drafted(): Draft
-    {
-        return new Draft(Side::Long, [new DraftLeg(TriggerKind::Market)], 4900, [], 5);
     }
 
     /** What a route says to a person, without what it did being kept. */

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\KeepSetting;
 use App\Actions\NoteReading;
 use App\Data\ChartSettingsData;
+use App\Data\ChoiceData;
 use App\Data\LimitsData;
 use App\Enums\CandidateState;
 use App\Http\Requests\ChartSettingsRequest;
@@ -30,6 +31,7 @@ use Illuminate\Validation\Rule;
 use Inertia\Inertia;
 use Inertia\Response;
 use Watchpost\Core\Market\TimeFrame;
+use Watchpost\Core\Setups\Checklist\Judges;
 
 /** The step Mark and plan: one candidate, its chart, its ladder, its setup. */
 final class MarkController extends Controller
@@ -72,6 +74,7 @@ final class MarkController extends Controller
             'settings' => fn () => ChartSettingsData::of($settings),
             'workbench' => fn () => $this->bench->of($candidate, $request, $shown),
             'facts' => fn () => $facts->of($candidate->instrument, $author),
+            'judges' => static fn () => array_map(static fn (string $kind, string $asks): ChoiceData => new ChoiceData($kind, $asks), array_keys(Judges::kinds()), Judges::kinds()),
             'limits' => fn () => LimitsData::of(Limits::of($author)),
             'strip' => Inertia::optional(fn () => array_map(fn (TimeFrame $frame) => $this->charts->chart($candidate->instrument, self::STRIP_BARS, $settings->bare(), $frame), TimeFrame::cases())),
         ]);

@@ -14,11 +14,17 @@ final class RecordController extends Controller
     public function __invoke(Request $request, RecordPresenter $presenter): Response
     {
         $tier = $this->tier($request);
-        $rows = $presenter->rows($tier);
+        $request->validate(['kind' => ['sometimes', 'nullable', 'string', 'max:40'], 'first' => ['sometimes', 'boolean']]);
+        $kind = $request->filled('kind') ? $request->string('kind')->value() : null;
+        $first = $request->boolean('first');
+        $rows = $presenter->rows($tier, $kind, $first);
 
         return Inertia::render('Record', [
             'rows' => $rows,
             'totals' => $presenter->totals($rows),
+            'kinds' => $presenter->kinds(),
+            'kind' => $kind,
+            'first' => $first,
             'withheld' => $presenter->withheld($tier),
         ]);
     }

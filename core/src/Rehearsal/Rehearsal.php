@@ -44,7 +44,7 @@ final readonly class Rehearsal
     public static function refusal(Rule $rule): ?string
     {
         try {
-            $rule->draft->toSetup($rule->grid, 0, 1, base: TimeFrame::Day);
+            $rule->setup->draft->toSetup($rule->setup->grid, 0, 1, base: TimeFrame::Day);
         } catch (InvalidInput $fault) {
             return ucfirst($fault->getMessage()).'. A rehearsal runs on day bars.';
         }
@@ -97,7 +97,7 @@ final readonly class Rehearsal
     private function put(Past $past, int $evening, int $level): ?Draft
     {
         $range = $past->rangeOn($evening);
-        $draft = $range === null ? null : $this->rule->put($past->series->grid, $level, $range);
+        $draft = $range === null ? null : $this->rule->setup->put($past->series->grid, $level, $range);
 
         return $draft === null || $draft->problems($past->series->grid) !== [] ? null : $draft;
     }

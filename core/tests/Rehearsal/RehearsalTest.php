@@ -22,6 +22,7 @@ use Watchpost\Core\Rehearsal\Rule;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\DraftLeg;
 use Watchpost\Core\Setups\DraftTarget;
+use Watchpost\Core\Setups\RelativeDraft;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\TriggerKind;
 
@@ -57,7 +58,7 @@ final class RehearsalTest extends TestCase
     {
         $draft = (new Draft(Side::Long, [$leg], $level - 100, [new DraftTarget($level + 200, '1')], 3))->replace($changes);
 
-        return new Rule($draft, new PriceGrid(2), $at, $level, 100.0, $close);
+        return new Rule(new RelativeDraft($draft, new PriceGrid(2), $level, 100.0), $at, $close);
     }
 
     public function testEachCaseIsPutOnTheScaleOfItsEveningAndJudgedByTheEngine(): void
@@ -122,7 +123,7 @@ final class RehearsalTest extends TestCase
     {
         $leg = new DraftLeg(TriggerKind::Touch, 5010, 5, worst: 5100);
         $put = self::rule($leg, changes: ['cancel' => 4800, 'stopMoves' => [['after' => ['kind' => 'r', 'value' => '1'], 'to' => ['kind' => 'price', 'price' => '50.50']]]])
-            ->put(new PriceGrid(2, 5), 20_000, 1000.0);
+            ->setup->put(new PriceGrid(2, 5), 20_000, 1000.0);
 
         self::assertSame([20_100, 50, 21_000], [$put->entry()->price, $put->entry()->within, $put->entry()->worst]);
         self::assertSame([19_000, 18_000, [22_000]], [$put->stop, $put->cancel, $put->targetPrices()]);

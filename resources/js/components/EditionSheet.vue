@@ -6,7 +6,8 @@ import { panesHeight } from '@/chart/panes';
 import { lastBars, near, priceScale } from '@/chart/scales';
 import { signed } from '@/lib/price';
 import { useWidth } from '@/lib/width';
-import type { EditionData, EditionPartData } from '@/types/data';
+import type { EditionData, EditionPartData, EditionSetupData } from '@/types/data';
+import { STANDING } from '@/lib/checklist';
 import OutcomeFacts from './OutcomeFacts.vue';
 import RStrip from './RStrip.vue';
 
@@ -70,28 +71,38 @@ function linesOf(part: EditionPartData): PriceLine[] {
             high: level.high / part.units,
             grade: level.grade,
         })),
-        ...uniqueBy(
-            part.setups.flatMap((setup) => {
-                const of = setup.name === '' ? '' : `, ${setup.name}`;
-                return [
-                    ...setup.entries.map((price, i) =>
-                        line('entry', `entry-${setup.key}-${i}`, price, (i === 0 ? 'entry' : `entry ${i + 1}`) + of, setup.side),
-                    ),
-                    line('stop', `stop-${setup.key}`, setup.stop, `stop${of}`, setup.side),
-                    ...setup.targets.map((target, i) =>
-                        line('target', `target-${setup.key}-${i}`, target.price, `target ${i + 1}${of}`, setup.side),
-                    ),
-                ];
-            }),
-            // a stop or target that variants share is drawn once
-            (one) => `${one.kind} ${one.price} ${one.side}`,
+        ...shared(
+            part.setups.flatMap((setup) => [
+                ...setup.entries.map((price, i) => ({
+                    of: setup.name,
+                    line: line('entry', `entry-${setup.key}-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`, setup.side),
+                })),
+                { of: setup.name, line: line('stop', `stop-${setup.key}`, setup.stop, 'stop', setup.side) },
+                ...setup.targets.map((target, i) => ({
+                    of: setup.name,
+                    line: line('target', `target-${setup.key}-${i}`, target.price, `target ${i + 1}`, setup.side),
+                })),
+            ]),
         ),
     ];
 }
 
-function uniqueBy<T>(list: T[], key: (one: T) => string): T[] {
-    return [...new Map(list.map((one) => [key(one), one])).values()];
+/** A stop or target that variants share is drawn once; what belongs to one alone bears its name. */
+function shared(lines: { of: string; line: PriceLine }[]): PriceLine[] {
+    const same = new Map<string, { of: string; line: PriceLine }[]>();
+    for (const one of lines) {
+        const key = `${one.line.kind} ${one.line.price} ${one.line.side}`;
+        same.set(key, [...(same.get(key) ?? []), one]);
+    }
+    return [...same.values()].flatMap(([first, ...others]) =>
+        first === undefined
+            ? []
+            : [others.length > 0 || first.of === '' ? first.line : { ...first.line, label: `${first.line.label}, ${first.of}` }],
+    );
 }
+
+const kindOf = (setup: EditionSetupData): string => capital(setup.name === '' ? setup.kind : `${setup.name}: ${setup.kind}`);
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 function marksOf(part: EditionPartData): ChartMark[] {
     return part.setups
@@ -134,8 +145,26 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
                 <template v-else>
                     <p v-for="setup in part.setups" :key="setup.key" class="sentence">
-                        <b v-if="setup.name">{{ setup.name }}:</b> {{ setup.sentence }}
+                        <b v-if="setup.name">{{ capital(setup.name) }}:</b> {{ setup.sentence }}
                     </p>
+                    <template v-for="setup in part.setups" :key="setup.key">
+                        <p v-if="setup.kind && setup.checklist.length === 0" class="kind-of">{{ kindOf(setup) }}</p>
+                        <details v-else-if="setup.kind" class="kind-of">
+                            <summary>
+                                {{ kindOf(setup) }}, {{ setup.checklist.filter((line) => line.standing === 'met').length }} of
+                                {{ setup.checklist.length }} met when published
+                            </summary>
+                            <ul class="checklist">
+                                <li v-for="line in setup.checklist" :key="line.text" :class="line.standing">
+                                    <span class="mark" aria-hidden="true">{{ STANDING[line.standing].mark }}</span>
+                                    {{ line.text }}
+                                    <span class="muted">{{
+                                        [STANDING[line.standing].word, line.value].filter((word) => word !== '').join(', ')
+                                    }}</span>
+                                </li>
+                            </ul>
+                        </details>
+                    </template>
                     <p v-if="part.setups.length > 1" class="tie">
                         {{
                             part.eitherOr
@@ -188,7 +217,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 </caption>
                                 <tbody v-for="setup in part.setups" :key="setup.key">
                                     <tr v-if="setup.name" class="variant">
-                                        <th colspan="3">{{ setup.name }}</th>
+                                        <th colspan="3">{{ capital(setup.name) }}</th>
                                     </tr>
                                     <tr :class="setup.side">
                                         <th>{{ setup.side === 'long' ? '▲ Long' : '▼ Short' }}, {{ setup.trigger }}</th>
@@ -323,9 +352,25 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
     margin-bottom: 0;
     color: var(--ink-2);
 }
-.sentence b::first-letter,
-.variant th::first-letter {
-    text-transform: uppercase;
+.kind-of {
+    margin: -4px 0 8px;
+    color: var(--ink-2);
+}
+.kind-of summary {
+    cursor: pointer;
+}
+.checklist {
+    margin: 4px 0 0;
+    padding: 0;
+    list-style: none;
+    line-height: 20px;
+}
+.checklist .mark {
+    display: inline-block;
+    width: 16px;
+}
+.checklist .failed .mark {
+    color: var(--stop);
 }
 .tie {
     margin: -6px 0 10px;

@@ -85,6 +85,18 @@ defineExpose({ open });
                 @change="rename"
                 @keydown.enter="($event.target as HTMLElement).blur()"
             />
+            <Button
+                v-if="ways.length > 0"
+                ref="opener"
+                icon="pi pi-plus"
+                text
+                size="small"
+                severity="secondary"
+                aria-label="Another way"
+                aria-haspopup="true"
+                title="Another way to trade it (Y)"
+                @click="menu?.toggle($event)"
+            />
         </div>
         <p v-if="variants.length > 1" class="muted">
             {{
@@ -94,7 +106,7 @@ defineExpose({ open });
             }}
         </p>
         <Button
-            v-if="ways.length > 0"
+            v-if="ways.length > 0 && variants.length === 1"
             ref="opener"
             label="Another way"
             icon="pi pi-plus"
@@ -162,8 +174,8 @@ defineExpose({ open });
 }
 .ties {
     display: grid;
-    grid-template-columns: auto minmax(0, 1fr);
-    gap: 8px;
+    grid-template-columns: auto minmax(0, 1fr) auto;
+    gap: 6px;
     margin-top: 6px;
 }
 .muted {

@@ -130,6 +130,8 @@ describe('the setup editor', () => {
         openExit: null,
         figures: [],
         stopOffers: [],
+        kind: null,
+        checklist: null,
         targets: [{ price: '44.00', share: '1', r: '2.07' }],
         goodFor: 5,
         goodUntil: 'Wed 21 Oct',
@@ -249,8 +251,8 @@ describe('the setup editor', () => {
 
     it('puts the stop where the chart offers it, and goes on to the next place', async () => {
         const offers = [
-            { price: '40.10', why: 'below the last swing low', distance: '0.9 ATR' },
-            { price: '39.85', why: '1.5 average ranges away', distance: '1.5 ATR' },
+            { place: 'swing' as const, price: '40.10', why: 'below the last swing low', distance: '0.9 ATR' },
+            { place: 'swing' as const, price: '39.85', why: '1.5 average ranges away', distance: '1.5 ATR' },
         ];
         const wrapper = editor({ stopOffers: offers });
         await wrapper.get('.offers button').trigger('click');

@@ -36,6 +36,10 @@ function inOverlay(target: EventTarget | null): boolean {
 
 /** Shortcuts of a screen: active while it is mounted, listed in the help on `?`. */
 export function useShortcuts(shortcuts: Shortcut[]): void {
+    const twice = shortcuts.find((one, i) => shortcuts.findIndex(({ keys }) => keys === one.keys) !== i);
+    if (twice !== undefined) {
+        throw new Error(`Two shortcuts of this screen are ${twice.keys}.`);
+    }
     const listen = (event: KeyboardEvent): void => {
         if (event.defaultPrevented || inOverlay(event.target)) {
             return;

@@ -22,6 +22,7 @@ import CandidateHead from '@/components/CandidateHead.vue';
 import CandidateRail from '@/components/CandidateRail.vue';
 import ChosenRow from '@/components/ChosenRow.vue';
 import FoundSheet from '@/components/FoundSheet.vue';
+import KindBar, { type KindChanges } from '@/components/KindBar.vue';
 import LayerBar from '@/components/LayerBar.vue';
 import LevelSheet from '@/components/LevelSheet.vue';
 import NewLevel from '@/components/NewLevel.vue';
@@ -49,6 +50,7 @@ import type {
     ChartData,
     ChartSettingsData,
     ChartViewData,
+    ChoiceData,
     LadderRowData,
     LimitsData,
     TimeFrame,
@@ -63,6 +65,7 @@ const props = defineProps<{
     settings: ChartSettingsData;
     workbench: WorkbenchData;
     facts: CandidateFactData[];
+    judges: ChoiceData[];
     limits: LimitsData;
     strip?: ChartData[];
 }>();
@@ -380,6 +383,19 @@ function chooseVariant(number: number): void {
     }
 }
 
+/** The setup in hand becomes one of a kind, at the chosen price of the ladder if there is one. */
+function applyKind(id: number): void {
+    void change('POST', `/kinds/${id}/apply`, {
+        price: chosenRow.value?.kind === 'last' ? null : (chosenRow.value?.price ?? null),
+    });
+}
+
+async function keepKind(id: number | null, changes: KindChanges, kept: () => void): Promise<void> {
+    if (await change(id === null ? 'POST' : 'PATCH', id === null ? '/kinds' : `/kinds/${id}`, changes)) {
+        kept();
+    }
+}
+
 async function showAsOf(date: string | null): Promise<void> {
     asOf.value = date;
     await refresh();
@@ -471,12 +487,20 @@ useShortcuts([
         },
     },
     {
-        keys: 'R',
+        keys: 'E',
         does: 'rehearse the setup on the past',
         run: () => (desk.value = 'rehearsal'),
     },
     {
-        keys: 'V',
+        keys: 'F',
+        does: 'the kind of setup: choose it, to be put at the chosen level',
+        run: () => {
+            desk.value = 'setup';
+            void nextTick(() => document.querySelector<HTMLElement>('#setup-kind, [aria-labelledby="setup-kind"]')?.focus());
+        },
+    },
+    {
+        keys: 'U',
         does: 'the next variant of the setup',
         run: () => chooseVariant((variant.value % Math.max(1, candidate.value.variants.length)) + 1),
     },
@@ -754,6 +778,16 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                             @choose="chooseVariant"
                             @add="(kind) => change('POST', '/variants', { kind })"
                             @tie="(changes) => change('PATCH', '/variants', changes)"
+                        />
+                        <KindBar
+                            :kinds="bench.kinds"
+                            :setup="setup"
+                            :judges="judges"
+                            :errors="errors"
+                            @apply="applyKind"
+                            @keep="keepKind"
+                            @retire="(id) => change('DELETE', `/kinds/${id}`)"
+                            @tick="(line, ticked) => change('PATCH', '/checklist', { line, ticked })"
                         />
                         <SetupEditor
                             :setup="setup"

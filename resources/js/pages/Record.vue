@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
+import { Link, router } from '@inertiajs/vue3';
+import Checkbox from 'primevue/checkbox';
+import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import OutcomeFacts from '@/components/OutcomeFacts.vue';
@@ -8,7 +10,28 @@ import { useShortcuts } from '@/lib/keys';
 import { signed } from '@/lib/price';
 import type { RecordRowData, RecordTotalsData } from '@/types/data';
 
-const props = defineProps<{ rows: RecordRowData[]; totals: RecordTotalsData; withheld: number }>();
+const props = defineProps<{
+    rows: RecordRowData[];
+    totals: RecordTotalsData;
+    kinds: string[];
+    kind: string | null;
+    first: boolean;
+    withheld: number;
+}>();
+
+const cut = computed(() => props.kind !== null || props.first);
+const choices = computed(() => [
+    { label: 'every kind', value: '' },
+    ...props.kinds.map((kind) => ({ label: kind, value: kind })),
+]);
+
+function show(kind: string | null, first: boolean): void {
+    router.get(
+        '/record',
+        { ...(kind === null || kind === '' ? {} : { kind }), ...(first ? { first: 1 } : {}) },
+        { preserveState: true, preserveScroll: true },
+    );
+}
 
 const id = (row: RecordRowData): string => `${row.edition}-${row.key}`;
 const open = ref(new Set<string>());
@@ -90,11 +113,29 @@ useShortcuts([
                 </dl>
             </header>
 
+            <div v-if="rows.length > 0 || cut" class="cuts">
+                <Select
+                    v-if="kinds.length > 0"
+                    :model-value="kind ?? ''"
+                    :options="choices"
+                    option-label="label"
+                    option-value="value"
+                    size="small"
+                    aria-label="Kind of setup"
+                    @update:model-value="show($event, first)"
+                />
+                <span class="first">
+                    <Checkbox :model-value="first" binary input-id="first-only" @update:model-value="show(kind, $event)" />
+                    <label for="first-only">of variants only the first</label>
+                </span>
+                <span v-if="cut" class="muted">The figures above are those of this cut: {{ totals.published }} setups.</span>
+            </div>
             <p v-if="withheld > 0" class="muted">
                 {{ withheld }} {{ withheld === 1 ? 'setup' : 'setups' }} for Pilot readers
                 {{ withheld === 1 ? 'is' : 'are' }} still waiting or open, and will stand here once over.
             </p>
-            <p v-if="rows.length === 0" class="empty">
+            <p v-if="rows.length === 0 && cut" class="empty">No setup of this cut is published yet.</p>
+            <p v-else-if="rows.length === 0" class="empty">
                 Nothing is published yet. Once an edition is sealed, each of its setups stands here, whatever becomes of it.
             </p>
             <table v-else class="record">
@@ -131,7 +172,9 @@ useShortcuts([
                                 <span :class="row.outcome.strip.side">{{
                                     row.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
                                 }}</span>
-                                <span v-if="row.variant" class="variant">{{ row.variant }}</span>
+                                <span v-if="row.variant || row.kind" class="variant">{{
+                                    [row.variant, row.kind].filter((word) => word !== '').join(', ')
+                                }}</span>
                             </td>
                             <td class="status">
                                 {{ row.outcome.label }}
@@ -185,6 +228,24 @@ useShortcuts([
     justify-content: space-between;
     gap: 12px 24px;
     margin-bottom: 12px;
+}
+.cuts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px 16px;
+    align-items: center;
+    margin-bottom: 8px;
+    font-size: 13px;
+}
+.first {
+    display: inline-flex;
+    gap: 6px;
+    align-items: center;
+}
+.variant {
+    display: block;
+    font-size: 12px;
+    color: var(--ink-2);
 }
 .totals {
     display: flex;

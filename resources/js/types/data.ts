@@ -44,6 +44,10 @@ export type Side = 'long' | 'short';
 
 export type Stack = 'up' | 'down' | 'mixed';
 
+export type Standing = 'met' | 'not_yet' | 'failed';
+
+export type StopPlace = 'swing' | 'level' | 'range';
+
 export type Tier = 'harbour' | 'pilot';
 
 export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo';
@@ -170,6 +174,19 @@ export interface CheckLineData {
     candidateId: number | null;
 }
 
+export interface ChecklistData {
+    met: number;
+    of: number;
+    lines: ChecklistLineData[];
+}
+
+export interface ChecklistLineData {
+    text: string;
+    standing: Standing;
+    value: string;
+    judged: boolean;
+}
+
 export interface ChoiceData {
     value: string;
     label: string;
@@ -280,6 +297,8 @@ export interface EditionPartData {
 export interface EditionSetupData {
     key: string;
     name: string;
+    kind: string;
+    checklist: ChecklistLineData[];
     side: Side;
     trigger: string;
     sentence: string;
@@ -775,6 +794,7 @@ export interface RecordRowData {
     symbol: string;
     variant: string;
     isFirst: boolean;
+    kind: string;
     name: string;
     sentence: string;
     outcome: OutcomeData;
@@ -905,11 +925,25 @@ export interface SetupData {
     warnings: string[];
     figures: FigureData[];
     stopOffers: StopOfferData[];
+    kind: number | null;
+    checklist: ChecklistData | null;
     sentence: string | null;
     risk: string | null;
     riskPercent: string | null;
     scale: RScaleData | null;
     strip: StripData | null;
+}
+
+export interface SetupKindData {
+    id: number;
+    name: string;
+    hasDefaults: boolean;
+    checklist: SetupKindLineData[];
+}
+
+export interface SetupKindLineData {
+    kind: string;
+    value: string;
 }
 
 export interface StopMoveData {
@@ -927,6 +961,7 @@ export interface StopMoveData {
 }
 
 export interface StopOfferData {
+    place: StopPlace;
     price: string;
     why: string;
     distance: string;
@@ -989,6 +1024,7 @@ export interface WorkbenchData {
     variant: number;
     eitherOr: boolean;
     ways: VariantOfferData[];
+    kinds: SetupKindData[];
     note: ReadingNoteData;
     atr: string | null;
     atrValue: number | null;
