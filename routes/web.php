@@ -69,6 +69,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('plan/mark/{candidate}/use', [SetupController::class, 'usePrice']);
         Route::patch('plan/mark/{candidate}/setup', [SetupController::class, 'change']);
         Route::delete('plan/mark/{candidate}/setup', [SetupController::class, 'clear']);
+        Route::patch('plan/mark/{candidate}/option', [SetupController::class, 'option']);
         Route::post('plan/mark/{candidate}/variants', [SetupController::class, 'add']);
         Route::patch('plan/mark/{candidate}/variants', [SetupController::class, 'tie']);
 

@@ -30,6 +30,7 @@ final readonly class EditionSetupData
         public array $targets,
         public string $risk,
         public string $goodUntil,
+        public ?OptionData $option,
         public RScaleData $scale,
         public StripData $planned,
         public ?OutcomeData $outcome,

@@ -24,11 +24,13 @@ final readonly class LimitsData
         public float $leastReward,
         public float $noiseAtr,
         public float $volumeShare,
+        public int $sideShare,
+        public int $groupMost,
     ) {
     }
 
     public static function of(Limits $limits): self
     {
-        return new self($limits->relativeVolume, $limits->stretchAtr, $limits->deviations, $limits->streak, $limits->earningsSessions, $limits->turnover, $limits->brokenFor, $limits->farAt, $limits->farFor, $limits->accountValue, $limits->riskPercent, $limits->leastReward, $limits->noiseAtr, $limits->volumeShare);
+        return new self($limits->relativeVolume, $limits->stretchAtr, $limits->deviations, $limits->streak, $limits->earningsSessions, $limits->turnover, $limits->brokenFor, $limits->farAt, $limits->farFor, $limits->accountValue, $limits->riskPercent, $limits->leastReward, $limits->noiseAtr, $limits->volumeShare, $limits->sideShare, $limits->groupMost);
     }
 }

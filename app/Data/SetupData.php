@@ -45,6 +45,7 @@ final readonly class SetupData
         public array $stopOffers,
         public ?int $kind,
         public ?ChecklistData $checklist,
+        public ?OptionData $option,
         public ?string $sentence,
         public ?string $risk,
         public ?string $riskPercent,

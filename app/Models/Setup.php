@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Planning\OptionTerms;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Watchpost\Core\Market\TimeFrame;
@@ -16,6 +17,7 @@ use Watchpost\Core\Setups\Side;
  * A setup while it is planned.
  *
  * @phpstan-import-type DraftLegState from DraftLeg
+ * @phpstan-import-type OptionState from OptionTerms
  *
  * @property int                                             $id
  * @property int                                             $candidate_id
@@ -36,6 +38,7 @@ use Watchpost\Core\Setups\Side;
  * @property int                                             $good_for
  * @property int|null                                        $setup_kind_id
  * @property list<string>                                    $ticked        lines of the checklist that a person has ticked
+ * @property OptionState|null                                $option        the same idea in options
  * @property Candidate                                       $candidate
  * @property SetupKind|null                                  $kind
  */
@@ -59,6 +62,7 @@ class Setup extends Model
             'stop_moves' => 'array',
             'open_exit' => 'array',
             'ticked' => 'array',
+            'option' => 'array',
         ];
     }
 

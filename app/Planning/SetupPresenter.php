@@ -9,6 +9,7 @@ use App\Data\ChecklistData;
 use App\Data\CloseRuleData;
 use App\Data\LegData;
 use App\Data\OpenExitData;
+use App\Data\OptionData;
 use App\Data\RScaleData;
 use App\Data\SetupData;
 use App\Data\StripData;
@@ -18,6 +19,7 @@ use App\Levels\LevelReading;
 use App\Models\Candidate;
 use App\Models\Plan;
 use App\Models\Setup as SetupRow;
+use App\Reading\ExchangeRates;
 use App\Reading\Limits;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -42,6 +44,9 @@ final readonly class SetupPresenter
         private SetupReading $reading,
         private StopOffers $offers,
         private Checklists $checklists,
+        private OptionPresenter $options,
+        private Exposure $exposure,
+        private ExchangeRates $rates,
     ) {
     }
 
@@ -79,11 +84,12 @@ final readonly class SetupPresenter
             $draft->goodFor,
             $this->times->shortDay($this->goodUntil->of($plan, $candidate->instrument, $draft->goodFor)),
             $draft->missing(),
-            $setup === null ? [] : $this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
+            $setup === null ? [] : [...$this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $atr, $limits), ...$this->exposure->warnings($plan, $limits, $candidate)],
             $setup === null ? [] : $this->reading->figures($candidate, $setup, $draft->goodFor, $series, $atr, $limits),
             $this->offers->of($draft, $series, $levels, $atr),
             $variant->setup()?->setup_kind_id,
             $this->checklist($variant, $setup, $series, $atr),
+            $this->option($variant, $setup, $series, $limits),
             $this->sentence($setup, $grid),
             $scale === null ? null : $grid->format($scale->risk()),
             $scale === null ? null : (string) BigRational::nd($scale->risk() * 100, $scale->entry)->toScale(2, RoundingMode::HALF_UP),
@@ -105,6 +111,15 @@ final readonly class SetupPresenter
         } catch (InvalidInput) {
             return null; // the check before publication says what is wrong
         }
+    }
+
+    private function option(Variant $variant, ?Setup $setup, Series $series, Limits $limits): ?OptionData
+    {
+        $option = $variant->setup()?->option;
+        $instrument = $variant->candidate->instrument;
+        $until = $this->calendar->dateOf($this->goodUntil->of($variant->candidate->plan, $instrument, $variant->draft()->goodFor));
+
+        return $option === null ? null : $this->options->present(OptionTerms::fromState($option), $setup, $series->grid, $instrument->currency, $series->lastClose(), $until, $this->rates->mayLoseIn($instrument->currency, $limits));
     }
 
     private function checklist(Variant $variant, ?Setup $setup, Series $series, ?float $atr): ?ChecklistData

@@ -9,6 +9,7 @@ use App\Data\FigureData;
 use App\Market\Calendars;
 use App\Market\Events;
 use App\Models\Candidate;
+use App\Reading\ExchangeRates;
 use App\Reading\Limits;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
@@ -25,7 +26,7 @@ final readonly class SetupReading
     /** A target further away than this many usual moves of the hold is far. */
     private const FAR = 1.5;
 
-    public function __construct(private Events $events, private Calendars $calendars, private MarketClock $clock)
+    public function __construct(private Events $events, private Calendars $calendars, private MarketClock $clock, private ExchangeRates $rates)
     {
     }
 
@@ -98,20 +99,21 @@ final readonly class SetupReading
     {
         $instrument = $candidate->instrument;
         $units = $this->units($candidate, $figures, $limits);
-        if ($units === null) {
-            return [new FigureData('Size', 'not told', 'the account is in '.Limits::ACCOUNT_CURRENCY.", this in {$instrument->currency}")];
+        $home = $this->rates->of($instrument->currency);
+        if ($units === null || $home === null) {
+            return [new FigureData('Size', 'not told', 'the account is in '.Limits::ACCOUNT_CURRENCY.", this in {$instrument->currency}, and no pair of the two is listed")];
         }
         if ($units === 0) {
             return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$limits->riskPercent} % of the account")];
         }
-        $value = BigDecimal::of($instrument->point_value);
+        $value = $home->rate->multipliedBy($instrument->point_value);
         $lost = $figures->risk()->toBigRational()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
         $worth = $figures->averageEntry()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
         $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($limits->accountValue)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
         $volume = $this->usualVolume($series);
 
         return [
-            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat()).' '.Limits::ACCOUNT_CURRENCY.", {$percent($worth, 0)} % of the account"),
+            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat()).' '.Limits::ACCOUNT_CURRENCY.", {$percent($worth, 0)} % of the account".($home->pair === null ? '' : ", by {$home->pair}")),
             new FigureData('At the stop', '−'.number_format($lost->toFloat()).' '.Limits::ACCOUNT_CURRENCY, "{$percent($lost, 2)} % of the account"),
             ...($volume > 0.0 ? [new FigureData('Of a session', self::volumeShare($units, $volume).' %', 'of the usual volume')] : []),
         ];
@@ -169,16 +171,13 @@ final readonly class SetupReading
         return $volumes === [] ? 0.0 : array_sum($volumes) / count($volumes);
     }
 
-    /** The size for the model account; null for an instrument of another currency. */
+    /** The size for the model account; null when its currency cannot be turned into the instrument's. */
     private function units(Candidate $candidate, PlanFigures $figures, Limits $limits): ?int
     {
         $instrument = $candidate->instrument;
-        if ($instrument->currency !== Limits::ACCOUNT_CURRENCY) {
-            return null;
-        }
-        $mayLose = BigDecimal::of($limits->accountValue)->multipliedBy(BigDecimal::of((string) $limits->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
+        $mayLose = $this->rates->mayLoseIn($instrument->currency, $limits);
 
-        return $figures->size($mayLose, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
+        return $mayLose === null ? null : $figures->size($mayLose, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
     }
 
     private static function volumeShare(int $units, float $volume): string

@@ -17,6 +17,7 @@ use App\Models\Plan;
 use App\Models\Setup;
 use App\Planning\Checklists;
 use App\Planning\GoodUntil;
+use App\Planning\OptionTerms;
 use App\Record\RecordCosts;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Levels\LevelInput;
@@ -30,10 +31,12 @@ use Watchpost\Core\Setups\Setup as CoreSetup;
  * Writes a plan as the document of an edition: the very text that is sealed, shown to subscribers and judged.
  * Described in docs/formats.md.
  *
+ * @phpstan-import-type OptionState from OptionTerms
+ *
  * @phpstan-type InstrumentPart array{symbol: string, name: string, kind: string, decimals: int, tick: string, currency: string, group: string}
  * @phpstan-type LevelPart array{price: string, low?: string, high?: string, origin: string, grade: string}
  * @phpstan-type CheckPart array{text: string, standing: string, value?: string}
- * @phpstan-type SetupPart array{key: string, name?: string, kind?: string, checklist?: list<CheckPart>, sentence: string, rules: array<string, mixed>, risk: string, targets_r: list<string>}
+ * @phpstan-type SetupPart array{key: string, name?: string, kind?: string, checklist?: list<CheckPart>, sentence: string, option?: OptionState, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
  * @phpstan-type CandidatePart array{
  *     instrument: InstrumentPart, state: string, reason: string, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
@@ -235,6 +238,7 @@ final readonly class EditionComposer
             ...($row->name === '' ? [] : ['name' => $row->name]),
             ...$this->kind($candidate, $row, $setup),
             'sentence' => (new Sentence($grid, $this->calendar->zone))->of($setup),
+            ...($row->option === null ? [] : ['option' => OptionTerms::fromState($row->option)->toState()]),
             'rules' => $draft->toRules($grid, $publishedAt, $entryUntil, $lastSession) + $group,
             'risk' => $grid->format($scale->risk()),
             'targets_r' => array_map(static fn ($target): string => $scale->at($target->price), $setup->targets),

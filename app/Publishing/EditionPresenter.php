@@ -25,6 +25,8 @@ use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
+use App\Planning\OptionPresenter;
+use App\Planning\OptionTerms;
 use App\Record\OutcomePresenter;
 use App\Record\RecordCosts;
 use Illuminate\Support\Collection;
@@ -54,6 +56,7 @@ final readonly class EditionPresenter
         private OutcomePresenter $outcomes,
         private TimeLabel $times,
         private SplitNote $splitNote,
+        private OptionPresenter $options,
     ) {
     }
 
@@ -207,6 +210,7 @@ final readonly class EditionPresenter
             array_map(static fn (Target $target): TargetData => new TargetData($grid->format($target->price), (string) $target->share, $scale->at($target->price)), $setup->targets),
             $part['risk'],
             $this->times->full($setup->entryUntil),
+            isset($part['option']) ? $this->options->present(OptionTerms::fromState($part['option']), $setup, $grid, $candidate['instrument']['currency'], $close, '', null) : null,
             new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
             StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $close)),
             $published === null || $outcome === null ? null : $this->outcomes->present($published, $sealed, $outcome),

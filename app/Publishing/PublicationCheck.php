@@ -12,6 +12,7 @@ use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\Setup;
+use App\Planning\Exposure;
 use App\Planning\GoodUntil;
 use App\Planning\SetupReading;
 use App\Reading\Limits;
@@ -31,6 +32,7 @@ final readonly class PublicationCheck
         private GoodUntil $goodUntil,
         private ChartBuilder $charts,
         private SetupReading $reading,
+        private Exposure $exposure,
     ) {
     }
 
@@ -48,6 +50,9 @@ final readonly class PublicationCheck
         }
         foreach ($candidates as $candidate) {
             array_push($lines, ...$this->candidate($candidate, $plan));
+        }
+        foreach ($this->exposure->warnings($plan, Limits::of($plan->author)) as $warning) {
+            $lines[] = new CheckLineData(false, $warning, null);
         }
 
         return $lines;

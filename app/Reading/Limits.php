@@ -6,6 +6,8 @@ namespace App\Reading;
 
 use App\Models\AuthorSetting;
 use App\Models\User;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use Watchpost\Core\Levels\Retirement;
 
 /** The author's own limits: where a fact stands out, when a level is laid aside by itself, what is asked of a setup. */
@@ -29,6 +31,8 @@ final readonly class Limits
      * @param float $leastReward      R that all targets together should bring
      * @param float $noiseAtr         distance of the stop from the entry, in ATR, below which it lies in the noise
      * @param float $volumeShare      percent of a usual session's volume above which a size is large
+     * @param int   $sideShare        percent of a plan's candidates above which much hangs on one side
+     * @param int   $groupMost        candidates of one group above which much hangs on it
      */
     public function __construct(
         public float $relativeVolume = 1.5,
@@ -45,16 +49,24 @@ final readonly class Limits
         public float $leastReward = 1.5,
         public float $noiseAtr = 0.5,
         public float $volumeShare = 2.0,
+        public int $sideShare = 80,
+        public int $groupMost = 3,
     ) {
     }
 
     public static function of(User $author): self
     {
         $kept = AuthorSetting::query()->where(['author_id' => $author->id, 'name' => self::NAME])->first();
-        /** @var array{relativeVolume: float|int, stretchAtr: float|int, deviations: float|int, streak: int, earningsSessions: int, turnover: int, brokenFor: int, farAt: float|int, farFor: int, accountValue?: int, riskPercent?: float|int, leastReward?: float|int, noiseAtr?: float|int, volumeShare?: float|int}|null $value */
+        /** @var array{relativeVolume: float|int, stretchAtr: float|int, deviations: float|int, streak: int, earningsSessions: int, turnover: int, brokenFor: int, farAt: float|int, farFor: int, accountValue?: int, riskPercent?: float|int, leastReward?: float|int, noiseAtr?: float|int, volumeShare?: float|int, sideShare?: int, groupMost?: int}|null $value */
         $value = $kept?->value;
 
         return $value === null ? new self() : new self(...$value);
+    }
+
+    /** What a setup may lose of the model account at its stop, in the home currency. */
+    public function mayLose(): BigDecimal
+    {
+        return BigDecimal::of($this->accountValue)->multipliedBy(BigDecimal::of((string) $this->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
     }
 
     public function retirement(): Retirement

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Actions\AddCandidate;
 use App\Actions\AddVariant;
 use App\Actions\AdoptLevel;
+use App\Actions\ChangeOption;
 use App\Actions\ChangeSetup;
 use App\Actions\JudgeCandidate;
 use App\Actions\KeepKind;
@@ -44,6 +45,8 @@ use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\VariantKind;
+use Watchpost\Core\Sizing\OptionRight;
+use Watchpost\Core\Sizing\OptionShape;
 use Watchpost\Simulator\QuayExchange;
 
 /**
@@ -172,6 +175,7 @@ final class DemoSeeder extends Seeder
         foreach (['OAKL.Q' => $pullback, 'KELP.Q' => $pullback, 'PINE.Q' => $break, 'FERN.Q' => $break] as $symbol => $kind) {
             $this->ofKind($plan, $symbol, $kind);
         }
+        $this->inOptions($plan, 'FERN.Q');
         // two patiences, and a plan for both ways out of a range
         $this->variant($plan, 'TARN.Q', VariantKind::Patient);
         $this->variant($plan, 'PINE.Q', VariantKind::OtherSide);
@@ -249,6 +253,27 @@ final class DemoSeeder extends Seeder
     private function first(Plan $plan, string $symbol): Variant
     {
         return new Variant($plan->candidates()->with(['plan', 'instrument', 'setups'])->whereRelation('instrument', 'symbol', $symbol)->firstOrFail());
+    }
+
+    /** The same idea as a vertical: bought near the entry, sold near the first target, for a third of the way between them. */
+    private function inOptions(Plan $plan, string $symbol): void
+    {
+        $variant = $this->first($plan, $symbol);
+        $draft = $variant->draft();
+        $grid = $variant->candidate->instrument->grid();
+        $one = 10 ** $grid->decimals;
+        $strike = static fn (int $price): int => (int) round($price / $one) * $one;
+        $bought = $strike($draft->entry()->price ?? 0);
+        $sold = max($bought + $one, $strike($draft->targetPrices()[1] ?? $bought + 3 * $one));
+        $width = ($sold - $bought) / $one;
+        app(ChangeOption::class)($variant, [
+            'shape' => OptionShape::Vertical,
+            'right' => OptionRight::Call,
+            'expiry' => '2026-11-20',
+            'multiplier' => '100',
+            'strikes' => [(string) intdiv($bought, $one), (string) intdiv($sold, $one)],
+            'premiums' => [number_format($width * 0.6, 2, '.', ''), number_format($width * 0.25, 2, '.', '')],
+        ]);
     }
 
     /** A second way to trade what is planned. */

@@ -80,6 +80,7 @@ final class AuthorisationTest extends TestCase
         'POST plan/mark/{candidate}/use' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
         'DELETE plan/mark/{candidate}/setup' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/mark/{candidate}/option' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/mark/{candidate}/variants' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/kinds' => ['sign-in', 'no', 'no', 'in', 'in'],

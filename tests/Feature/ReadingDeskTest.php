@@ -191,6 +191,6 @@ final class ReadingDeskTest extends TestCase
     /** @return array<string, float|int> */
     private function limits(): array
     {
-        return ['relativeVolume' => 1.5, 'stretchAtr' => 3, 'deviations' => 2, 'streak' => 4, 'earningsSessions' => 10, 'turnover' => 0, 'brokenFor' => 40, 'farAt' => 15, 'accountValue' => 100_000, 'riskPercent' => 0.5, 'leastReward' => 1.5, 'noiseAtr' => 0.5, 'volumeShare' => 2, 'farFor' => 20];
+        return ['relativeVolume' => 1.5, 'stretchAtr' => 3, 'deviations' => 2, 'streak' => 4, 'earningsSessions' => 10, 'turnover' => 0, 'brokenFor' => 40, 'farAt' => 15, 'accountValue' => 100_000, 'riskPercent' => 0.5, 'leastReward' => 1.5, 'noiseAtr' => 0.5, 'volumeShare' => 2, 'sideShare' => 80, 'groupMost' => 3, 'farFor' => 20];
     }
 }

@@ -124,7 +124,7 @@ final class SetupPartsTest extends TestCase
         self::assertStringEndsWith('units', $figures['Size']);
         self::assertSame([], $this->bench()->json('setup.warnings'));
 
-        $this->patch('/settings/limits', ['relativeVolume' => 1.5, 'stretchAtr' => 3, 'deviations' => 2, 'streak' => 4, 'earningsSessions' => 10, 'turnover' => 0, 'brokenFor' => 40, 'farAt' => 15, 'farFor' => 20, 'accountValue' => 1_000, 'riskPercent' => 0.01, 'leastReward' => 3, 'noiseAtr' => 10, 'volumeShare' => 2]);
+        $this->patch('/settings/limits', ['relativeVolume' => 1.5, 'stretchAtr' => 3, 'deviations' => 2, 'streak' => 4, 'earningsSessions' => 10, 'turnover' => 0, 'brokenFor' => 40, 'farAt' => 15, 'farFor' => 20, 'accountValue' => 1_000, 'riskPercent' => 0.01, 'leastReward' => 3, 'noiseAtr' => 10, 'volumeShare' => 2, 'sideShare' => 80, 'groupMost' => 3]);
         $warnings = implode(' ', (array) $this->bench()->json('setup.warnings'));
         self::assertStringContainsString('less than your 3 R', $warnings);
         self::assertStringContainsString('inside the noise of your 10 ATR', $warnings);

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AddVariant;
+use App\Actions\ChangeOption;
 use App\Actions\ChangeSetup;
 use App\Actions\RemoveVariant;
 use App\Actions\TieVariants;
 use App\Actions\UsePrice;
 use App\Enums\PlanPrice;
+use App\Http\Requests\OptionRequest;
 use App\Http\Requests\SetupRequest;
 use App\Market\BarRepository;
 use App\Models\Candidate;
@@ -68,6 +70,15 @@ final class SetupController extends Controller
         $this->authorize('update', $candidate);
         $changes = $request->validate(['name' => ['sometimes', 'string', 'max:40'], 'either_or' => ['sometimes', 'boolean']]);
         $tie(Workbench::variant($candidate, $request), $changes);
+
+        return $this->answer($candidate, $request);
+    }
+
+    /** The same idea in options, or no longer. */
+    public function option(OptionRequest $request, Candidate $candidate, ChangeOption $change): JsonResponse
+    {
+        $this->authorize('update', $candidate);
+        $change(Workbench::variant($candidate, $request), $request->terms());
 
         return $this->answer($candidate, $request);
     }

@@ -26,6 +26,8 @@ final class LimitsRequest extends FormRequest
             'leastReward' => ['required', 'numeric', 'between:0,20'],
             'noiseAtr' => ['required', 'numeric', 'between:0,10'],
             'volumeShare' => ['required', 'numeric', 'between:0.01,100'],
+            'sideShare' => ['required', 'integer', 'between:50,100'],
+            'groupMost' => ['required', 'integer', 'between:1,50'],
         ];
     }
 

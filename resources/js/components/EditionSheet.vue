@@ -8,6 +8,7 @@ import { signed } from '@/lib/price';
 import { useWidth } from '@/lib/width';
 import type { EditionData, EditionPartData, EditionSetupData } from '@/types/data';
 import { STANDING } from '@/lib/checklist';
+import OptionFacts from './OptionFacts.vue';
 import OutcomeFacts from './OutcomeFacts.vue';
 import RStrip from './RStrip.vue';
 
@@ -254,6 +255,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                         </div>
                     </div>
                     <template v-for="setup in part.setups" :key="setup.key">
+                        <section v-if="setup.option" class="in-options" :aria-label="`${part.symbol} in options`">
+                            <h3>In options{{ setup.name ? `, ${setup.name}` : '' }}</h3>
+                            <OptionFacts :option="setup.option" :side="setup.side" :width="Math.min(420, width)" />
+                            <p class="muted">
+                                The premiums are the author's. Only its value at expiry is told; the record judges the setup
+                                above.
+                            </p>
+                        </section>
                         <section v-if="setup.outcome" class="since" :aria-label="`What happened since to ${part.symbol}`">
                             <h3>What happened since{{ setup.name ? `, ${setup.name}` : '' }}</h3>
                             <OutcomeFacts :outcome="setup.outcome" :strip-width="Math.min(280, width - 40)" />
@@ -412,6 +421,13 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 }
 .figures .level.major td:nth-child(2) {
     font-weight: 650;
+}
+.in-options {
+    margin-top: 12px;
+}
+.in-options h3 {
+    margin-bottom: 4px;
+    font: 650 15px/20px var(--serif);
 }
 .since {
     margin-top: 12px;

@@ -50,6 +50,13 @@ const groups: { title: string; fields: { name: keyof LimitsData; label: string; 
             { name: 'volumeShare', label: 'Size is large above', unit: '% of usual volume', digits: 2 },
         ],
     },
+    {
+        title: 'A plan',
+        fields: [
+            { name: 'sideShare', label: 'Much on one side above', unit: '% of its candidates', digits: 0 },
+            { name: 'groupMost', label: 'Of one group at most', unit: 'candidates', digits: 0 },
+        ],
+    },
 ];
 
 function keep(): void {

@@ -431,7 +431,7 @@ header {
     display: grid;
     grid-template-columns: 60px 86px minmax(0, 1fr);
     align-items: center;
-    column-gap: 8px;
+    column-gap: 6px;
 }
 .good label {
     font-weight: 600;

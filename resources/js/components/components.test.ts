@@ -132,6 +132,7 @@ describe('the setup editor', () => {
         stopOffers: [],
         kind: null,
         checklist: null,
+        option: null,
         targets: [{ price: '44.00', share: '1', r: '2.07' }],
         goodFor: 5,
         goodUntil: 'Wed 21 Oct',

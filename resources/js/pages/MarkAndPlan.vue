@@ -27,6 +27,7 @@ import LayerBar from '@/components/LayerBar.vue';
 import LevelSheet from '@/components/LevelSheet.vue';
 import NewLevel from '@/components/NewLevel.vue';
 import NewLevelDialog from '@/components/NewLevelDialog.vue';
+import OptionEditor from '@/components/OptionEditor.vue';
 import PassForm from '@/components/PassForm.vue';
 import ReadingNote from '@/components/ReadingNote.vue';
 import RehearsalDesk from '@/components/RehearsalDesk.vue';
@@ -795,6 +796,13 @@ onBeforeUnmount(() => window.removeEventListener('resize', measure));
                             :errors="errors"
                             @change="plan"
                             @clear="change('DELETE', '/setup')"
+                        />
+                        <OptionEditor
+                            :key="`${candidate.id} ${bench.variant}`"
+                            :option="setup.option"
+                            :setup="setup"
+                            :errors="errors"
+                            @change="(option) => change('PATCH', '/option', { option })"
                         />
                         <PassForm :candidate="candidate" />
                     </template>

@@ -28,6 +28,10 @@ export type LevelStanding = 'active' | 'tested' | 'broken' | 'role changed' | 'r
 
 export type NoTrade = 'pass' | 'stand_aside' | 'do_not_chase' | 'watch_only';
 
+export type OptionRight = 'call' | 'put';
+
+export type OptionShape = 'long_option' | 'vertical' | 'butterfly';
+
 export type OutcomeStatus = 'waiting' | 'open' | 'closed' | 'not_triggered' | 'cancelled' | 'void';
 
 export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_movement' | 'z_score' | 'ratio';
@@ -308,6 +312,7 @@ export interface EditionSetupData {
     targets: TargetData[];
     risk: string;
     goodUntil: string;
+    option: OptionData | null;
     scale: RScaleData;
     planned: StripData;
     outcome: OutcomeData | null;
@@ -610,6 +615,8 @@ export interface LimitsData {
     leastReward: number;
     noiseAtr: number;
     volumeShare: number;
+    sideShare: number;
+    groupMost: number;
 }
 
 export interface LineFaultData {
@@ -677,6 +684,20 @@ export interface OpenExitData {
     gapMin: string | null;
 }
 
+export interface OptionData {
+    shape: OptionShape;
+    right: OptionRight;
+    expiry: string;
+    multiplier: string;
+    strikes: string[];
+    premiums: string[];
+    names: string[];
+    sentence: string;
+    figures: FigureData[];
+    points: PayoffPointData[];
+    warnings: string[];
+}
+
 export interface OutcomeData {
     status: OutcomeStatus;
     label: string;
@@ -732,6 +753,15 @@ export interface PaneSettingData {
     names: string[];
     values: number[];
     symbol: string | null;
+}
+
+export interface PayoffPointData {
+    kind: string;
+    label: string;
+    price: string;
+    value: number;
+    gain: number;
+    told: string;
 }
 
 export interface PersonData {
@@ -927,6 +957,7 @@ export interface SetupData {
     stopOffers: StopOfferData[];
     kind: number | null;
     checklist: ChecklistData | null;
+    option: OptionData | null;
     sentence: string | null;
     risk: string | null;
     riskPercent: string | null;
