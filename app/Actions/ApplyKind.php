@@ -27,7 +27,7 @@ final readonly class ApplyKind
         $draft = $variant->draft();
         if ($kind->template !== null) {
             $template = Template::fromState($kind->template);
-            $at = $level ?? $draft->entry()->price ?? ($template->setup->draft->entry()->kind->hasPrice() ? null : $close);
+            $at = $level ?? $draft->entryPrice() ?? ($template->setup->draft->entry()->kind->hasPrice() ? null : $close);
             if ($at === null || $structure->range === null || $structure->range <= 0.0) {
                 throw ValidationException::withMessages(['kind' => "Choose the level at which a {$kind->name} stands, on the ladder, then the kind."]);
             }

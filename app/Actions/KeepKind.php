@@ -67,7 +67,7 @@ final readonly class KeepKind
     {
         $draft = $from->draft();
         $structure = $this->structures->of($from->candidate);
-        $level = $draft->entry()->price ?? $structure->days->lastClose();
+        $level = $draft->entryPrice() ?? $structure->days->lastClose();
         if (! $draft->isComplete() || $level === null || $structure->range === null || $structure->range <= 0.0) {
             throw ValidationException::withMessages(['template' => 'The defaults are taken from a setup with entry and stop: set these first.']);
         }

@@ -39,7 +39,7 @@ final readonly class LevelChoices
             return [];
         }
         $near = [];
-        $entry = $draft->entry()->price;
+        $entry = $draft->entryPrice();
         foreach ($entry === null ? [] : $this->checks->of($variant->candidate->instrument, $author, TimeFrame::Day) as $check) {
             $level = $check->found;
             $edge = match (true) {

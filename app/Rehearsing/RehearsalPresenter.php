@@ -81,7 +81,7 @@ final readonly class RehearsalPresenter
             ! $case->wasFilled() => 'cancelled before entry',
             $case->reached => 'target 1 reached',
             default => 'out without a target',
-        }.($case->assumed ? ', order within a bar assumed' : '');
+        }.($case->assumed ? ', assumed' : '');
     }
 
     /**

@@ -211,6 +211,12 @@ final readonly class Draft
         );
     }
 
+    /** The price at which the first leg stands; null while it has none, or takes an open as it comes. */
+    public function entryPrice(): ?int
+    {
+        return $this->entry()->kind->hasPrice() ? $this->entry()->price : null;
+    }
+
     /** The price of the first leg from which planned risk counts: with its tolerance. */
     public function plannedEntry(): ?int
     {

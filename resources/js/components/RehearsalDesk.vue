@@ -111,21 +111,21 @@ defineExpose({ start });
         </p>
         <template v-else-if="desk !== null">
             <div class="ask">
-                <label for="stands-at">The entry stands at</label>
-                <Select v-model="at" input-id="stands-at" :options="desk.choices" size="small" />
-                <label for="over">Over the past of</label>
+                <span id="stands-at">The entry stands at</span>
+                <Select v-model="at" aria-labelledby="stands-at" :options="desk.choices" size="small" />
+                <span id="over">Over the past of</span>
                 <Select
                     v-model="scope"
-                    input-id="over"
+                    aria-labelledby="over"
                     :options="scopes"
                     option-label="label"
                     option-value="value"
                     size="small"
                 />
-                <label for="years">for</label>
+                <span id="years">going back</span>
                 <Select
                     v-model="sessions"
-                    input-id="years"
+                    aria-labelledby="years"
                     :options="YEARS"
                     option-label="label"
                     option-value="value"
@@ -171,7 +171,7 @@ defineExpose({ start });
                     <tr v-for="one in shown" :key="one.number" :class="{ aside: !one.counts }">
                         <td>
                             <Link :href="`${base}/${run.id}/cases/${one.number}`">{{ one.date }}</Link>
-                            <span v-if="run.scope === 'group'"> {{ one.symbol }}</span>
+                            <template v-if="run.scope === 'group'">{{ ` ${one.symbol}` }}</template>
                         </td>
                         <td class="num">{{ one.level }}</td>
                         <td>{{ one.what }}</td>

@@ -43,7 +43,7 @@ const line = (kind: PriceLine['kind'], key: string, price: string, label: string
     upper: null,
 });
 const lines = computed<PriceLine[]>(() => [
-    ...(props.case.entries.includes(props.case.level) ? [] : [line('level', 'level', props.case.level, props.case.standsAt)]),
+    ...(props.case.entries.includes(props.case.level) ? [] : [line('level', 'level', props.case.level, 'the level')]),
     ...props.case.entries.map((price, i) => line('entry', `entry-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`)),
     line('stop', 'stop', props.case.stop, 'stop'),
     ...props.case.targets.map((price, i) => line('target', `target-${i}`, price, `target ${i + 1}`)),
@@ -103,7 +103,7 @@ onMounted(() => box.value?.focus());
                     {{ props.case.symbol }} <span>{{ props.case.name }}, {{ props.case.date }}</span>
                 </h1>
                 <p>
-                    Case {{ props.case.number + 1 }} of {{ props.case.of }} of a rehearsal.
+                    <span>Case {{ props.case.number + 1 }} of {{ props.case.of }} of a rehearsal.</span>
                     <button type="button" :disabled="props.case.number === 0" @click="go(-1)">The one before</button>
                     <button type="button" :disabled="props.case.number + 1 >= props.case.of" @click="go(1)">The one after</button>
                     <Link :href="back">Back to the candidate</Link>
