@@ -41,6 +41,23 @@ final readonly class BarRepository
     }
 
     /**
+     * The same, and before the first of them a bar for each session of which only the day is known: averages of months
+     * are longer than the finest bars are kept.
+     *
+     * @param int $before a day from which on only bars of the time frame count, for nothing may act on a whole session
+     *
+     * @return list<Bar> a whole session counts as one bar of the time frame
+     */
+    public function fromSessions(Instrument $instrument, TimeFrame $timeFrame, int $start, int $before): array
+    {
+        $fine = $this->from($instrument, $timeFrame, $start);
+        $first = $fine[0]->session ?? '9999';
+        $whole = $timeFrame->isFinerThan(TimeFrame::Day) ? $this->from($instrument, TimeFrame::Day, $start) : [];
+
+        return [...array_values(array_filter($whole, static fn (Bar $day): bool => $day->session < $first && $day->start < $before)), ...$fine];
+    }
+
+    /**
      * When the first bar starts of the n-th session before a moment, or of the first there is; the moment itself
      * without any.
      */

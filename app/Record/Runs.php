@@ -109,7 +109,13 @@ final readonly class Runs
             }
         }
 
-        return $runs === [] || $from === PHP_INT_MAX ? [] : $this->bars->from($instrument, $runs[0]->terms->base, $from);
+        if ($runs === [] || $from === PHP_INT_MAX) {
+            return [];
+        }
+        $isNew = array_filter($runs, static fn (SetupRun $run): bool => $run->lastBar !== null) === [];
+        $bySessions = array_filter($runs, static fn (SetupRun $run): bool => ! $run->setup->looksBackBySessions()) === [];
+
+        return $isNew && $bySessions ? $this->bars->fromSessions($instrument, $runs[0]->terms->base, $from, $runs[0]->setup->publishedAt) : $this->bars->from($instrument, $runs[0]->terms->base, $from);
     }
 
     /**
@@ -148,7 +154,9 @@ final readonly class Runs
 
     private function firstBarOf(Setup $setup, Instrument $instrument, TimeFrame $base): int
     {
-        return $this->bars->startOfSessionBefore($instrument, $base, $setup->publishedAt, $setup->lookBack());
+        $fine = $this->bars->startOfSessionBefore($instrument, $base, $setup->publishedAt, $setup->lookBack());
+
+        return $setup->looksBackBySessions() ? min($fine, $this->bars->startOfSessionBefore($instrument, TimeFrame::Day, $setup->publishedAt, $setup->lookBack())) : $fine;
     }
 
     private function lastBarOf(OutcomeRow $row): ?int

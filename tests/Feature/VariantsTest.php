@@ -104,6 +104,20 @@ final class VariantsTest extends TestCase
         $this->get('/record')->assertInertia(fn (AssertableInertia $page) => $page->where('rows', static fn ($rows): bool => self::items($rows)->pluck('variant')->sort()->values()->all() === ['first', 'second']));
     }
 
+    /** Bars of five minutes are known of three sessions only; an average of twenty is judged on the days before them. */
+    public function testAConditionLooksBackOverSessionsOfWhichOnlyTheDayIsKnown(): void
+    {
+        $this->patchJson($this->path('setup'), ['legs' => [['kind' => 'market']], 'conditions' => [['kind' => 'average_above', 'type' => 'sma', 'period' => '20']]])->assertOk();
+        $this->add('copy');
+        $this->patchJson($this->path('setup?variant=2'), ['conditions' => [['kind' => 'average_below', 'type' => 'sma', 'period' => '20']]])->assertOk();
+        $this->patchJson($this->path('variants'), ['either_or' => false]);
+        $this->publish();
+        $this->postJson('/market/runs', ['by' => 'sessions', 'sessions' => 1]);
+
+        $filled = PublishedSetup::query()->with('outcome')->get()->filter(static fn (PublishedSetup $one): bool => ($one->outcome?->run['first_fill_at'] ?? null) !== null);
+        self::assertCount(1, $filled, 'the close is on one side of it, so one of the two holds');
+    }
+
     public function testIndependentVariantsAreFollowedEachByItself(): void
     {
         $this->patchJson($this->path('setup'), ['legs' => [['kind' => 'market']]]);

@@ -16,7 +16,7 @@ use Watchpost\Core\Studies\Study;
 final readonly class Setup
 {
     /** Sessions before publication that are read for averages and ranges, and for those of weeks and longer. */
-    private const LOOK_BACK = 250;
+    private const LOOK_BACK = 600;
     private const LONG_LOOK_BACK = 1_500;
 
     /**
@@ -190,6 +190,18 @@ final readonly class Setup
         }
 
         return false;
+    }
+
+    /** Whether all that looks back does so over whole sessions or longer, so that old sessions may be one bar each. */
+    public function looksBackBySessions(): bool
+    {
+        foreach ($this->studies() as $study) {
+            if ($study->timeFrame()->isFinerThan(TimeFrame::Day)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** How many sessions before publication are fed, so that what looks back finds something: gaps, averages, ranges. */
