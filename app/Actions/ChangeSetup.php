@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Planning\PriceInput;
 use App\Planning\SetupParts;
 use App\Planning\Variant;
+use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\CancelSide;
 use Watchpost\Core\Setups\CloseRule;
@@ -32,8 +33,12 @@ use Watchpost\Core\Setups\TriggerKind;
  *     time_stop?: ?int, open_exit?: array{session: int, gapMin?: ?string}|null
  * }
  */
-final class ChangeSetup
+final readonly class ChangeSetup
 {
+    public function __construct(private ExchangeCalendar $calendar)
+    {
+    }
+
     /** @param Changes $changes prices as typed */
     public function __invoke(Variant $variant, array $changes, ?PriceInput $prices = null): void
     {
@@ -52,7 +57,7 @@ final class ChangeSetup
         if (isset($changes['targets'])) {
             $after = $after->replace(['targets' => self::targets($changes['targets'], $prices)]);
         }
-        $variant->keep(self::parts($after, $changes), self::label($changes), self::field($changes));
+        $variant->keep($this->parts($after, $changes), self::label($changes), self::field($changes));
     }
 
     /** @param Changes $changes */
@@ -81,7 +86,7 @@ final class ChangeSetup
     }
 
     /** @param Changes $changes */
-    private static function parts(Draft $draft, array $changes): Draft
+    private function parts(Draft $draft, array $changes): Draft
     {
         $after = [];
         if (isset($changes['good_for'])) {
@@ -96,7 +101,7 @@ final class ChangeSetup
             $after['cancelSide'] = CancelSide::from($changes['cancel_side']);
         }
         if (isset($changes['conditions'])) {
-            $after['conditions'] = array_map(SetupParts::condition(...), $changes['conditions']);
+            $after['conditions'] = array_map(fn (array $typed): array => SetupParts::condition($typed, $this->calendar->zone), $changes['conditions']);
         }
         if (isset($changes['stop_moves'])) {
             $after['stopMoves'] = array_map(SetupParts::stopMove(...), $changes['stop_moves']);

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\Data\ConditionData;
 use App\Data\StopMoveData;
+use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Setups\Conditions\Condition;
 use Watchpost\Core\Setups\StopMoves\StopMove;
 use Watchpost\Core\Setups\Words;
@@ -13,16 +14,18 @@ use Watchpost\Core\Setups\Words;
 /** The parts of a setup that are lines of their own: told in the form of the rules, edited field by field. */
 final class SetupParts
 {
+    public const MOMENT = 'Y-m-d H:i';
     private const MINUTES = ['not_before_minutes', 'not_after_minutes'];
 
     /**
-     * A condition as it was filled in, in the form of the rules; fields its kind does not know are left out.
+     * A condition as it was filled in, in the form of the rules; fields its kind does not know are left out. A moment is
+     * typed in the exchange's time.
      *
      * @param array<string, mixed> $typed
      *
      * @return array<string, mixed>
      */
-    public static function condition(array $typed): array
+    public static function condition(array $typed, \DateTimeZone $zone): array
     {
         $kind = is_string($typed['kind'] ?? null) ? $typed['kind'] : '';
         $fields = match (true) {
@@ -35,6 +38,10 @@ final class SetupParts
         $rules = self::fields($typed, ['kind', ...$fields]);
         if (in_array($kind, self::MINUTES, true)) {
             $rules['value'] = self::whole($rules['value'] ?? null);
+        }
+
+        foreach ($kind === 'blackout' ? ['from', 'to'] : [] as $name) {
+            $rules[$name] = self::moment($rules[$name], $zone);
         }
 
         return $rules;
@@ -68,11 +75,13 @@ final class SetupParts
     }
 
     /** @param array<string, mixed> $rules in the form of the rules */
-    public static function conditionData(array $rules, Condition $condition, Words $words): ConditionData
+    public static function conditionData(array $rules, Condition $condition, Words $words, \DateTimeZone $zone): ConditionData
     {
         $text = static fn (string $key): ?string => isset($rules[$key]) && is_scalar($rules[$key]) ? (string) $rules[$key] : null;
 
-        return new ConditionData($condition->kind(), $text('value'), $text('type'), $text('period'), $text('symbol'), $text('price'), $text('from'), $text('to'), ucfirst($condition->describe($words)));
+        $moment = static fn (string $key): ?string => isset($rules[$key]) && is_string($rules[$key]) ? (new \DateTimeImmutable($rules[$key]))->setTimezone($zone)->format(self::MOMENT) : null;
+
+        return new ConditionData($condition->kind(), $text('value'), $text('type'), $text('period'), $text('symbol'), $text('price'), $moment('from'), $moment('to'), ucfirst($condition->describe($words)));
     }
 
     /** @param array<string, array<string, mixed>> $rules in the form of the rules */
@@ -110,6 +119,14 @@ final class SetupParts
         }
 
         return $fields;
+    }
+
+    /** A moment as it was typed, "2026-10-20 14:00", in UTC; what is none is left for the rules to refuse. */
+    private static function moment(mixed $value, \DateTimeZone $zone): mixed
+    {
+        $moment = is_string($value) ? \DateTimeImmutable::createFromFormat('!'.self::MOMENT, trim($value), $zone) : false;
+
+        return $moment === false ? $value : Instant::format($moment->getTimestamp());
     }
 
     /** A count as it was typed; what is no whole number is left for the rules to refuse. */

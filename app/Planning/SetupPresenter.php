@@ -77,7 +77,7 @@ final readonly class SetupPresenter
             $draft->cancelSide,
             CloseRuleData::of($draft->cancelCloses),
             array_map(static fn ($target): TargetData => new TargetData($grid->format($target->price), $target->share, $scale?->at($target->price)), $draft->targets),
-            array_map(static fn (array $rules, $condition) => SetupParts::conditionData($rules, $condition, $words), $draft->conditions, $draft->readConditions($grid)),
+            array_map(fn (array $rules, $condition) => SetupParts::conditionData($rules, $condition, $words, $this->calendar->zone), $draft->conditions, $draft->readConditions($grid)),
             array_map(static fn (array $rules, $move) => SetupParts::stopMoveData($rules, $move, $words), $draft->stopMoves, $draft->readStopMoves($grid)),
             $draft->timeStop,
             $draft->openExit === null ? null : new OpenExitData($draft->openExit['session'], $draft->openExit['gap_min_percent'] ?? null),

@@ -104,6 +104,15 @@ final class SetupPartsTest extends TestCase
         yield 'an unknown trigger' => [['legs' => [['kind' => 'hope']]], 'legs.0.kind', 'invalid'];
     }
 
+    public function testABlackoutIsTypedAndToldInTheTimeOfTheExchange(): void
+    {
+        $this->change(['conditions' => [['kind' => 'blackout', 'from' => '2025-06-20 14:00', 'to' => '2025-06-20 16:30']]])->assertOk()
+            ->assertJsonPath('setup.conditions.0.from', '2025-06-20 14:00')
+            ->assertJsonPath('setup.conditions.0.text', 'Not from 14:00 on Friday 20 June until 16:30 on Friday 20 June');
+        self::assertSame('2025-06-20T13:00:00Z', Setup::query()->sole()->conditions[0]['from'] ?? null);
+        $this->change(['conditions' => [['kind' => 'blackout', 'from' => 'noon', 'to' => '2025-06-20 16:30']]])->assertStatus(422)->assertJsonValidationErrors('conditions.0.from');
+    }
+
     public function testUndoBringsBackWhatWasTakenAway(): void
     {
         $this->change(['conditions' => [['kind' => 'rsi_max', 'period' => '14', 'value' => '70']]])->assertOk();

@@ -94,8 +94,8 @@ export const CONDITIONS: Record<string, { label: string; fields: Field[]; start:
     blackout: {
         label: 'not between two moments',
         fields: [
-            { name: 'from', label: 'From', unit: 'UTC', wide: true },
-            { name: 'to', label: 'to', unit: 'UTC', wide: true },
+            { name: 'from', label: 'From', unit: 'like 2026-10-20 14:00', wide: true },
+            { name: 'to', label: 'to', unit: 'Quay time', wide: true },
         ],
         start: { from: '', to: '' },
     },
