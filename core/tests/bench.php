@@ -17,6 +17,7 @@ use Watchpost\Core\Indicators\Rsi;
 use Watchpost\Core\Indicators\Sma;
 use Watchpost\Core\Levels\CrossCheck;
 use Watchpost\Core\Levels\LevelInput;
+use Watchpost\Core\Levels\LevelKind;
 use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\BarBuilder;
 use Watchpost\Core\Market\PriceGrid;
@@ -24,6 +25,16 @@ use Watchpost\Core\Market\Series;
 use Watchpost\Core\Market\SessionBook;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Outcomes\OutcomeEngine;
+use Watchpost\Core\Rehearsal\LevelRule;
+use Watchpost\Core\Rehearsal\Past;
+use Watchpost\Core\Rehearsal\Rehearsal;
+use Watchpost\Core\Rehearsal\Rule;
+use Watchpost\Core\Setups\Draft;
+use Watchpost\Core\Setups\DraftLeg;
+use Watchpost\Core\Setups\DraftTarget;
+use Watchpost\Core\Setups\RelativeDraft;
+use Watchpost\Core\Setups\Side;
+use Watchpost\Core\Setups\TriggerKind;
 use Watchpost\Core\Tests\Outcomes\RandomCase;
 
 const SETUPS = 10_000;
@@ -135,3 +146,15 @@ for ($i = 0; $i < PASS_INSTRUMENTS; ++$i) {
     $found += count((new CrossCheck())->of(new LevelInput($series)));
 }
 printf("%6.2f s  cross-check of %d instruments, %d day bars each: %d levels\n", (hrtime(true) - $start) / 1e9, PASS_INSTRUMENTS, count($days), $found);
+
+// a setup at a zone, rehearsed on a year of every instrument
+$range = (new LevelInput($series))->range;
+$close = $series->lastClose() ?? 0;
+$draft = new Draft(Side::Long, [new DraftLeg(TriggerKind::Touch, $close - 10)], $close - 10 - (int) $range, [new DraftTarget($close + (int) (2 * $range), '1')], 5);
+$rule = new Rule(new RelativeDraft($draft, $grid, $close - 10, $range), new LevelRule(LevelKind::Zone), $close);
+$start = hrtime(true);
+$cases = 0;
+for ($i = 0; $i < PASS_INSTRUMENTS; ++$i) {
+    $cases += count((new Rehearsal($rule))->over(new Past('BRKF.Q', $series, new SessionBook()), 252));
+}
+printf("%6.2f s  rehearsal at zones over a year of %d instruments: %d cases\n", (hrtime(true) - $start) / 1e9, PASS_INSTRUMENTS, $cases);
