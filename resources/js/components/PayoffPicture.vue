@@ -80,6 +80,9 @@ text {
     fill: var(--ink-2);
 }
 text.level {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
     text-anchor: start;
 }
 g line {

@@ -20,10 +20,7 @@ const props = defineProps<{
 }>();
 
 const cut = computed(() => props.kind !== null || props.first);
-const choices = computed(() => [
-    { label: 'every kind', value: '' },
-    ...props.kinds.map((kind) => ({ label: kind, value: kind })),
-]);
+const varied = computed(() => props.first || props.rows.some((row) => row.variant !== ''));
 
 function show(kind: string | null, first: boolean): void {
     router.get(
@@ -116,15 +113,15 @@ useShortcuts([
             <div v-if="rows.length > 0 || cut" class="cuts">
                 <Select
                     v-if="kinds.length > 0"
-                    :model-value="kind ?? ''"
-                    :options="choices"
-                    option-label="label"
-                    option-value="value"
+                    :model-value="kind"
+                    :options="kinds"
+                    placeholder="every kind of setup"
+                    show-clear
                     size="small"
                     aria-label="Kind of setup"
                     @update:model-value="show($event, first)"
                 />
-                <span class="first">
+                <span v-if="varied" class="first">
                     <Checkbox :model-value="first" binary input-id="first-only" @update:model-value="show(kind, $event)" />
                     <label for="first-only">of variants only the first</label>
                 </span>
@@ -366,8 +363,14 @@ useShortcuts([
     }
     .row .what {
         display: flex;
-        gap: 8px;
+        flex-wrap: wrap;
+        gap: 0 8px;
         align-items: baseline;
+        white-space: nowrap;
+    }
+    .row .what .variant {
+        flex-basis: 100%;
+        white-space: normal;
     }
     .row td.what > span {
         padding: 0;
