@@ -13,6 +13,7 @@ final readonly class EditionSetupData
      * @param string           $name    of the variant; empty for the only one
      * @param string           $kind    the author's own name for it; empty without one
      * @param list<ChecklistLineData> $checklist as it stood when it was published
+     * @param list<string>     $lines   all that the sentence says, a line for each thing
      * @param list<string>     $entries planned prices of the parts of the entry that have one
      * @param list<TargetData> $targets
      */
@@ -24,6 +25,7 @@ final readonly class EditionSetupData
         public Side $side,
         public string $trigger,
         public string $sentence,
+        public array $lines,
         public array $entries,
         public string $stop,
         public ?string $cancel,

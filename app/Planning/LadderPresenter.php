@@ -103,11 +103,6 @@ final readonly class LadderPresenter
         $check = $same[0];
         $found = $check->found;
         $agrees = array_filter($own, static fn (LevelReading $reading): bool => Near::between([$reading->low, $reading->high], [$found->low, $found->high], $input->range));
-        $at = match (true) {
-            $found->high < $input->close => $found->high,
-            $found->low > $input->close => $found->low,
-            default => $found->price,
-        };
 
         return $this->row(
             $input,
@@ -116,7 +111,7 @@ final readonly class LadderPresenter
             LadderRowKind::Found,
             implode('; ', array_map(static fn (Check $one): string => $one->found->origin, $same)),
             [$found->low, $found->high],
-            at: $at,
+            at: $found->nearEdge($input->close),
             grade: LevelGrade::from($found->grade->value),
             layer: LevelLayer::of($found),
             check: $check,

@@ -36,6 +36,7 @@ use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Setups\Checklist\Standing;
 use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\RStrip;
+use Watchpost\Core\Setups\Sentence;
 use Watchpost\Core\Setups\Target;
 
 /**
@@ -204,6 +205,7 @@ final readonly class EditionPresenter
             $setup->side,
             str_replace('_', ' ', implode(', then ', array_map(static fn (Leg $leg): string => $leg->trigger::kind(), $setup->legs))),
             $sealed->sentence,
+            (new Sentence($grid, new \DateTimeZone($document['exchange']['zone'])))->lines($setup),
             array_map($grid->format(...), array_values($setup->entryPrices())),
             $grid->format($setup->stop),
             $setup->cancel === null ? null : $grid->format($setup->cancel->price),

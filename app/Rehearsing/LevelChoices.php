@@ -42,11 +42,7 @@ final readonly class LevelChoices
         $entry = $draft->entryPrice();
         foreach ($entry === null ? [] : $this->checks->of($variant->candidate->instrument, $author, TimeFrame::Day) as $check) {
             $level = $check->found;
-            $edge = match (true) {
-                $level->high < $close => $level->high,
-                $level->low > $close => $level->low,
-                default => $level->price,
-            };
+            $edge = $level->nearEdge($close);
             $away = $entry >= $level->low && $entry <= $level->high ? 0.0 : min(abs($entry - $level->low), abs($entry - $level->high)) / $range;
             $at = $check->timeFrame === TimeFrame::Day && $away <= self::NEAR ? LevelRule::of($level) : null;
             if ($at !== null && $edge !== $close) {

@@ -89,6 +89,7 @@ final class SetupKindsTest extends TestCase
 
         $this->actingAs($this->harbour)->get("/editions/{$edition->number}")->assertInertia(fn (AssertableInertia $page) => $page
             ->where('edition.parts.0.setups.0.kind', 'Break of a range')
+            ->where('edition.parts.0.setups.0.lines', static fn ($lines): bool => str_starts_with(self::items($lines)->first(), 'Long on a break') && str_starts_with(self::items($lines)->last(), 'Good until'))
             ->where('edition.parts.0.setups.0.checklist.0.standing', 'met')
             ->where('edition.parts.0.setups.0.checklist.2.value', ''));
         $this->get('/record')->assertInertia(fn (AssertableInertia $page) => $page->count('rows', 2)->where('kinds', ['Break of a range']));

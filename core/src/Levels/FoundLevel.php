@@ -44,6 +44,16 @@ final readonly class FoundLevel
         return in_array($this->details['state'] ?? '', self::OVER, true);
     }
 
+    /** The edge that price comes to first, in units; its price itself while price stands in it. */
+    public function nearEdge(int $close): int
+    {
+        return match (true) {
+            $this->high < $close => $this->high,
+            $this->low > $close => $this->low,
+            default => $this->price,
+        };
+    }
+
     /** Whether price stands in it, or near it: its nearer edge within so many usual ranges of the last close. */
     public function isWithin(float $reach, LevelInput $input): bool
     {

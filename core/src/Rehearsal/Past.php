@@ -57,11 +57,7 @@ final class Past
         }
         $best = null;
         foreach ($this->levels($evening, $rule->at) as $level) {
-            $edge = match (true) {
-                $level->high < $close => $level->high,
-                $level->low > $close => $level->low,
-                default => $level->price,
-            };
+            $edge = $level->nearEdge($close);
             $away = abs($edge - $close) / $range;
             if (($edge <=> $close) === $rule->side() && $away <= $rule->reach() && ($best === null || abs($edge - $close) < abs($best - $close))) {
                 $best = $edge;

@@ -103,6 +103,9 @@ function shared(lines: { of: string; line: PriceLine }[]): PriceLine[] {
 }
 
 const kindOf = (setup: EditionSetupData): string => capital(setup.name === '' ? setup.kind : `${setup.name}: ${setup.kind}`);
+/** A setup that says more than this is told line by line too. */
+const LONG = 4;
+
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 function marksOf(part: EditionPartData): ChartMark[] {
@@ -149,6 +152,12 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                         <b v-if="setup.name">{{ capital(setup.name) }}:</b> {{ setup.sentence }}
                     </p>
                     <template v-for="setup in part.setups" :key="setup.key">
+                        <details v-if="setup.lines.length > LONG" class="kind-of">
+                            <summary>{{ setup.name ? `${capital(setup.name)}, line by line` : 'Line by line' }}</summary>
+                            <ol class="lines">
+                                <li v-for="says in setup.lines" :key="says">{{ says }}</li>
+                            </ol>
+                        </details>
                         <p v-if="setup.kind && setup.checklist.length === 0" class="kind-of">{{ kindOf(setup) }}</p>
                         <details v-else-if="setup.kind" class="kind-of">
                             <summary>
@@ -367,6 +376,12 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 }
 .kind-of summary {
     cursor: pointer;
+}
+.lines {
+    margin: 4px 0 0;
+    padding-left: 20px;
+    line-height: 20px;
+    color: var(--ink);
 }
 .checklist {
     margin: 4px 0 0;

@@ -306,6 +306,7 @@ export interface EditionSetupData {
     side: Side;
     trigger: string;
     sentence: string;
+    lines: string[];
     entries: string[];
     stop: string;
     cancel: string | null;
