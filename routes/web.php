@@ -32,6 +32,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('editions', [EditionController::class, 'index']);
     Route::get('editions/{edition:number}', [EditionController::class, 'show']);
     Route::get('editions/{edition:number}/document', [EditionController::class, 'document']);
+    Route::get('editions/{edition:number}/verify', [EditionController::class, 'verify']);
+    Route::get('editions/{edition:number}/evidence', [EditionController::class, 'evidence']);
+    Route::get('editions/{edition:number}/bars', [EditionController::class, 'bars']);
     Route::get('record', RecordController::class);
 
     Route::middleware('can:plan')->group(function (): void {

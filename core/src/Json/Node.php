@@ -33,6 +33,21 @@ final readonly class Node
         return new self(json_decode(json_encode($data, JSON_THROW_ON_ERROR), false, 64, JSON_THROW_ON_ERROR), $path);
     }
 
+    /**
+     * An object as it was written, for a reader of its own.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws InvalidInput on something else than an object
+     */
+    public function toArray(): array
+    {
+        $this->entries();
+
+        /** @var array<string, mixed> */
+        return (array) json_decode(json_encode($this->value, JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+    }
+
     public function fail(string $message): InvalidInput
     {
         return new InvalidInput($this->path, $message);

@@ -17,13 +17,20 @@ const readsAll = computed(
     <AppShell :title="`Edition ${edition.number}`" step="editions">
         <nav class="above" aria-label="Edition">
             <Link href="/editions">All editions</Link>
-            <a v-if="readsAll" :href="`/editions/${edition.number}/document`">The sealed document (JSON)</a>
+            <span v-if="readsAll">
+                <Link :href="`/editions/${edition.number}/verify`">Verify it yourself</Link>
+                <a :href="`/editions/${edition.number}/document`">The sealed document (JSON)</a>
+            </span>
         </nav>
         <EditionSheet :edition="edition" />
     </AppShell>
 </template>
 
 <style scoped>
+.above span {
+    display: flex;
+    gap: 16px;
+}
 .above {
     display: flex;
     justify-content: space-between;
