@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\DataController;
 use App\Http\Controllers\EditionController;
@@ -36,6 +37,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('editions/{edition:number}/evidence', [EditionController::class, 'evidence']);
     Route::get('editions/{edition:number}/bars', [EditionController::class, 'bars']);
     Route::get('record', RecordController::class);
+    Route::patch('settings/account', AccountController::class);
 
     Route::middleware('can:plan')->group(function (): void {
         Route::get('instruments', [CandidateController::class, 'search']);

@@ -14,6 +14,7 @@ final readonly class EditionSetupData
      * @param string           $kind    the author's own name for it; empty without one
      * @param list<ChecklistLineData> $checklist as it stood when it was published
      * @param list<string>     $lines   all that the sentence says, a line for each thing
+     * @param list<FigureData> $size    for the reader's own account; empty while it is not told
      * @param list<string>     $entries planned prices of the parts of the entry that have one
      * @param list<TargetData> $targets
      */
@@ -33,6 +34,7 @@ final readonly class EditionSetupData
         public string $risk,
         public string $goodUntil,
         public ?OptionData $option,
+        public array $size,
         public RScaleData $scale,
         public StripData $planned,
         public ?OutcomeData $outcome,

@@ -119,7 +119,7 @@ final readonly class SetupPresenter
         $instrument = $variant->candidate->instrument;
         $until = $this->calendar->dateOf($this->goodUntil->of($variant->candidate->plan, $instrument, $variant->draft()->goodFor));
 
-        return $option === null ? null : $this->options->present(OptionTerms::fromState($option), $setup, $series->grid, $instrument->currency, $series->lastClose(), $until, $this->rates->mayLoseIn($instrument->currency, $limits));
+        return $option === null ? null : $this->options->present(OptionTerms::fromState($option), $setup, $series->grid, $instrument->currency, $series->lastClose(), $until, $this->rates->mayLoseIn($instrument->currency, $limits->account()));
     }
 
     private function checklist(Variant $variant, ?Setup $setup, Series $series, ?float $atr): ?ChecklistData

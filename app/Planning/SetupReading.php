@@ -9,9 +9,8 @@ use App\Data\FigureData;
 use App\Market\Calendars;
 use App\Market\Events;
 use App\Models\Candidate;
-use App\Reading\ExchangeRates;
 use App\Reading\Limits;
-use Brick\Math\BigDecimal;
+use App\Reading\SizeReading;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\Series;
@@ -26,7 +25,7 @@ final readonly class SetupReading
     /** A target further away than this many usual moves of the hold is far. */
     private const FAR = 1.5;
 
-    public function __construct(private Events $events, private Calendars $calendars, private MarketClock $clock, private ExchangeRates $rates)
+    public function __construct(private Events $events, private Calendars $calendars, private MarketClock $clock, private SizeReading $sizes)
     {
     }
 
@@ -97,32 +96,19 @@ final readonly class SetupReading
     /** @return list<FigureData> */
     private function size(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): array
     {
-        $instrument = $candidate->instrument;
-        $units = $this->units($candidate, $figures, $limits);
-        $home = $this->rates->of($instrument->currency);
-        if ($units === null || $home === null) {
-            return [new FigureData('Size', 'not told', 'the account is in '.Limits::ACCOUNT_CURRENCY.", this in {$instrument->currency}, and no pair of the two is listed")];
-        }
-        if ($units === 0) {
-            return [new FigureData('Size', 'none', "one lot of {$instrument->lot} risks more than {$limits->riskPercent} % of the account")];
-        }
-        $value = $home->rate->multipliedBy($instrument->point_value);
-        $lost = $figures->risk()->toBigRational()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
-        $worth = $figures->averageEntry()->dividedBy(10 ** $instrument->decimals)->multipliedBy($value)->multipliedBy($units);
-        $percent = static fn (BigRational $part, int $decimals): string => (string) $part->dividedBy($limits->accountValue)->multipliedBy(100)->toScale($decimals, RoundingMode::HALF_UP);
+        $units = $this->sizes->units($candidate->instrument, $figures, $limits->account());
         $volume = $this->usualVolume($series);
 
         return [
-            new FigureData('Size', number_format($units).' units', number_format($worth->toFloat()).' '.Limits::ACCOUNT_CURRENCY.", {$percent($worth, 0)} % of the account".($home->pair === null ? '' : ", by {$home->pair}")),
-            new FigureData('At the stop', '−'.number_format($lost->toFloat()).' '.Limits::ACCOUNT_CURRENCY, "{$percent($lost, 2)} % of the account"),
-            ...($volume > 0.0 ? [new FigureData('Of a session', self::volumeShare($units, $volume).' %', 'of the usual volume')] : []),
+            ...$this->sizes->figures($candidate->instrument, $figures, $limits->account()),
+            ...($units !== null && $units > 0 && $volume > 0.0 ? [new FigureData('Of a session', self::volumeShare($units, $volume).' %', 'of the usual volume')] : []),
         ];
     }
 
     private function volumeWarning(Candidate $candidate, PlanFigures $figures, Series $series, Limits $limits): ?string
     {
         $volume = $this->usualVolume($series);
-        $units = $this->units($candidate, $figures, $limits);
+        $units = $this->sizes->units($candidate->instrument, $figures, $limits->account());
 
         return $units !== null && $volume > 0.0 && 100 * $units / $volume > $limits->volumeShare ? 'The size takes '.self::volumeShare($units, $volume)." % of a usual session's volume." : null;
     }
@@ -169,15 +155,6 @@ final readonly class SetupReading
         $volumes = array_slice($series->volume, -self::VOLUME_SESSIONS);
 
         return $volumes === [] ? 0.0 : array_sum($volumes) / count($volumes);
-    }
-
-    /** The size for the model account; null when its currency cannot be turned into the instrument's. */
-    private function units(Candidate $candidate, PlanFigures $figures, Limits $limits): ?int
-    {
-        $instrument = $candidate->instrument;
-        $mayLose = $this->rates->mayLoseIn($instrument->currency, $limits);
-
-        return $mayLose === null ? null : $figures->size($mayLose, BigDecimal::of($instrument->point_value), $instrument->lot, $instrument->decimals);
     }
 
     private static function volumeShare(int $units, float $volume): string

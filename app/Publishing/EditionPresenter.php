@@ -27,6 +27,8 @@ use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Planning\OptionPresenter;
 use App\Planning\OptionTerms;
+use App\Reading\Account;
+use App\Reading\SizeReading;
 use App\Record\OutcomePresenter;
 use App\Record\RecordCosts;
 use Illuminate\Support\Collection;
@@ -35,6 +37,7 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Setups\Checklist\Standing;
 use Watchpost\Core\Setups\Leg;
+use Watchpost\Core\Setups\PlanFigures;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Sentence;
 use Watchpost\Core\Setups\Target;
@@ -58,20 +61,22 @@ final readonly class EditionPresenter
         private TimeLabel $times,
         private SplitNote $splitNote,
         private OptionPresenter $options,
+        private SizeReading $sizes,
     ) {
     }
 
-    public function edition(Edition $edition, Tier $tier): EditionData
+    /** @param Account|null $account of the reader, that sizes are told for */
+    public function edition(Edition $edition, Tier $tier, ?Account $account = null): EditionData
     {
         $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'edition'])->get()->keyBy('key');
 
-        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published);
+        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published, $account);
     }
 
     /** @param Document $document not sealed yet */
     public function preview(array $document, Tier $tier): EditionData
     {
-        return $this->show($document, $tier, null, new Collection());
+        return $this->show($document, $tier, null, new Collection(), null);
     }
 
     public function link(Edition $edition, Tier $tier): EditionLinkData
@@ -100,7 +105,7 @@ final readonly class EditionPresenter
      * @param Document                           $document
      * @param Collection<string, PublishedSetup> $published by key
      */
-    private function show(array $document, Tier $tier, ?string $seal, Collection $published): EditionData
+    private function show(array $document, Tier $tier, ?string $seal, Collection $published, ?Account $account): EditionData
     {
         $publishedAt = (int) strtotime($document['published_at']);
         $readable = array_filter($document['candidates'], static fn (array $candidate): bool => $tier->reads(Tier::from($candidate['readers'])));
@@ -108,7 +113,7 @@ final readonly class EditionPresenter
         $parts = [];
         foreach ($readable as $candidate) {
             $chart = $this->chart($candidate, $instruments->get($candidate['instrument']['symbol']), $publishedAt);
-            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key'])), $candidate['setups'] ?? []);
+            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key']), $instruments->get($candidate['instrument']['symbol']), $account), $candidate['setups'] ?? []);
             $parts[] = $this->part($document, $candidate, $setups, $chart, $instruments->get($candidate['instrument']['symbol']));
         }
 
@@ -188,7 +193,7 @@ final readonly class EditionPresenter
      * @param CandidatePart $candidate
      * @param SetupPart     $part
      */
-    private function setup(array $document, array $candidate, array $part, ?PublishedSetup $published): EditionSetupData
+    private function setup(array $document, array $candidate, array $part, ?PublishedSetup $published, ?Instrument $instrument, ?Account $account): EditionSetupData
     {
         $sealed = $this->editions->read($document, $candidate, $part);
         $setup = $sealed->setup;
@@ -213,6 +218,7 @@ final readonly class EditionPresenter
             $part['risk'],
             $this->times->full($setup->entryUntil),
             isset($part['option']) ? $this->options->present(OptionTerms::fromState($part['option']), $setup, $grid, $candidate['instrument']['currency'], $close, '', null) : null,
+            $account === null || $instrument === null || $close === null ? [] : $this->sizes->figures($instrument, new PlanFigures($setup, $close), $account),
             new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
             StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $close)),
             $published === null || $outcome === null ? null : $this->outcomes->present($published, $sealed, $outcome),

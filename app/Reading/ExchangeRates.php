@@ -27,12 +27,12 @@ final class ExchangeRates
         return $this->known[$currency] ??= $currency === Limits::ACCOUNT_CURRENCY ? new HomeRate(BigRational::one(), null) : $this->read($currency);
     }
 
-    /** What a setup may lose of the model account at its stop, in a currency; null when it cannot be turned into that. */
-    public function mayLoseIn(string $currency, Limits $limits): ?BigDecimal
+    /** What a setup may lose of an account at its stop, in a currency; null when it cannot be turned into that. */
+    public function mayLoseIn(string $currency, Account $account): ?BigDecimal
     {
         $home = $this->of($currency);
 
-        return $home === null ? null : $limits->mayLose()->toBigRational()->dividedBy($home->rate)->toScale(6, RoundingMode::DOWN);
+        return $home === null ? null : $account->mayLose()->toBigRational()->dividedBy($home->rate)->toScale(6, RoundingMode::DOWN);
     }
 
     private function read(string $currency): ?HomeRate

@@ -6,8 +6,6 @@ namespace App\Reading;
 
 use App\Models\AuthorSetting;
 use App\Models\User;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Watchpost\Core\Levels\Retirement;
 
 /** The author's own limits: where a fact stands out, when a level is laid aside by itself, what is asked of a setup. */
@@ -63,10 +61,10 @@ final readonly class Limits
         return $value === null ? new self() : new self(...$value);
     }
 
-    /** What a setup may lose of the model account at its stop, in the home currency. */
-    public function mayLose(): BigDecimal
+    /** The model account that sizes are told for. */
+    public function account(): Account
     {
-        return BigDecimal::of($this->accountValue)->multipliedBy(BigDecimal::of((string) $this->riskPercent))->dividedBy(100, 6, RoundingMode::DOWN);
+        return new Account($this->accountValue, $this->riskPercent);
     }
 
     public function retirement(): Retirement

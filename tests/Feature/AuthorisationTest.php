@@ -44,6 +44,7 @@ final class AuthorisationTest extends TestCase
         'GET editions/{edition}/evidence' => ['sign-in', 'no', 'in', 'in', 'in'],
         'GET editions/{edition}/bars' => ['sign-in', 'no', 'in', 'in', 'in'],
         'GET record' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'PATCH settings/account' => ['sign-in', 'in', 'in', 'in', 'in'],
         'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}/bars' => ['sign-in', 'no', 'no', 'in', 'in'],

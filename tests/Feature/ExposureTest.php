@@ -52,7 +52,7 @@ final class ExposureTest extends TestCase
         self::assertSame(['QUSK.Q', null], [$rates->of('SKE')?->pair, $rates->of('QUD')?->pair]);
         self::assertNull($rates->of('XYZ'));
         // 500 of the account are so many more of the other
-        self::assertEqualsWithDelta(500 * $close, $rates->mayLoseIn('SKE', new Limits())?->toFloat(), 0.001);
+        self::assertEqualsWithDelta(500 * $close, $rates->mayLoseIn('SKE', (new Limits())->account())?->toFloat(), 0.001);
 
         $candidate = $this->planned('QUSK.Q');
         $this->actingAs($this->author);

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Data\AccountData;
 use App\Data\EditionLinkData;
 use App\Enums\Tier;
 use App\Models\Edition;
+use App\Models\User;
 use App\Publishing\EditionPresenter;
 use App\Publishing\Evidence;
+use App\Reading\Account;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -29,7 +32,13 @@ final class EditionController extends Controller
 
     public function show(Request $request, Edition $edition, EditionPresenter $presenter): Response
     {
-        return Inertia::render('Edition', ['edition' => $presenter->edition($edition, $this->tier($request))]);
+        $user = $request->user();
+        $account = $user instanceof User ? Account::of($user) : null;
+
+        return Inertia::render('Edition', [
+            'edition' => $presenter->edition($edition, $this->tier($request), $account),
+            'account' => $account === null ? null : AccountData::of($account),
+        ]);
     }
 
     /** The sealed document itself, byte for byte: for those who may read all of it. */

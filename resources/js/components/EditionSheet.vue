@@ -244,6 +244,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                         <td>{{ target.price }}</td>
                                         <td>{{ signed(target.r) }} R</td>
                                     </tr>
+                                    <tr v-for="figure in setup.size" :key="figure.label" class="size">
+                                        <th>
+                                            {{ figure.label === 'Size' ? 'Your size' : `Yours, ${figure.label.toLowerCase()}` }}
+                                        </th>
+                                        <td colspan="2">
+                                            <b>{{ figure.value }}</b> <span>{{ figure.note }}</span>
+                                        </td>
+                                    </tr>
                                     <tr v-if="setup.cancel">
                                         <th>Cancel the wait</th>
                                         <td>{{ setup.cancel }}</td>
@@ -429,6 +437,15 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 .figures tr {
     border-bottom: 1px solid var(--hair);
     line-height: 24px;
+}
+.figures .size td {
+    white-space: normal;
+    line-height: 18px;
+    padding: 3px 0;
+}
+.figures .size span {
+    font-size: 13px;
+    color: var(--ink-2);
 }
 .figures .level th {
     font-weight: 400;

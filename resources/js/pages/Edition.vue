@@ -3,9 +3,10 @@ import { Link, usePage } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
-import type { EditionData } from '@/types/data';
+import AccountForm from '@/components/AccountForm.vue';
+import type { AccountData, EditionData } from '@/types/data';
 
-const props = defineProps<{ edition: EditionData }>();
+const props = defineProps<{ edition: EditionData; account: AccountData | null }>();
 
 const page = usePage();
 const readsAll = computed(
@@ -22,6 +23,7 @@ const readsAll = computed(
                 <a :href="`/editions/${edition.number}/document`">The sealed document (JSON)</a>
             </span>
         </nav>
+        <AccountForm :account="account" class="account" />
         <EditionSheet :edition="edition" />
     </AppShell>
 </template>
@@ -30,6 +32,11 @@ const readsAll = computed(
 .above span {
     display: flex;
     gap: 16px;
+}
+.account {
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 0 40px 8px;
 }
 .above {
     display: flex;
@@ -42,6 +49,9 @@ const readsAll = computed(
 @media (max-width: 760px) {
     .above {
         padding: 8px 16px;
+    }
+    .account {
+        padding: 0 16px 8px;
     }
 }
 </style>

@@ -62,6 +62,12 @@ export type TriggerKind = 'touch' | 'break' | 'close_beyond' | 'retest' | 'overs
 
 export type VariantKind = 'patient' | 'longer' | 'other_side' | 'copy';
 
+export interface AccountData {
+    value: number;
+    riskPercent: number;
+    currency: string;
+}
+
 export interface AverageLineData {
     name: string;
     values: (number | null)[];
@@ -314,6 +320,7 @@ export interface EditionSetupData {
     risk: string;
     goodUntil: string;
     option: OptionData | null;
+    size: FigureData[];
     scale: RScaleData;
     planned: StripData;
     outcome: OutcomeData | null;
