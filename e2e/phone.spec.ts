@@ -24,16 +24,16 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
     await expect(page.getByText('2 more candidates are for Pilot readers.')).toBeVisible();
     expect(await page.content()).not.toContain('GRIT.Q');
 
-    await page.goto('/record');
-    await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
-    const edition = page.locator('tbody').filter({ hasText: 'Edition 1' });
-    await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/[+−]\d\.\d\d/);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
-
     // what it means for their own account
     await page.getByRole('button', { name: 'Size the setups for your own account' }).click();
     await page.getByLabel('Account', { exact: true }).fill('20000');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByText(/^Sized for your account of 20,000 QUD/)).toBeVisible();
     await expect(page.getByRole('row', { name: /^Your size/ }).first()).toContainText(/units|none/);
+
+    await page.goto('/record');
+    await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
+    const edition = page.locator('tbody').filter({ hasText: 'Edition 1' });
+    await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/[+−]\d\.\d\d/);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
