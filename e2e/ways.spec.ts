@@ -90,10 +90,23 @@ test('a kind of setup is kept, put at another level, and its checklist judged an
 
 test('the rule is rehearsed on the past, and a case opens on its evening', async () => {
     await open('WOOL');
-    // an entry at the next open comes about on every evening
+    // near prices are reached soon, and an entry at the next open comes about on every evening: many cases
+    const last = await ladder().locator('.row').filter({ hasText: 'last close' }).locator('.price').innerText();
+    const decimals = (last.split('.')[1] ?? '').length;
+    const editor = page.getByRole('region', { name: 'Setup', exact: true });
     await page.getByRole('combobox', { name: 'Trigger' }).click();
     await page.getByRole('option', { name: /^at once/ }).click();
     await expect(sentence()).toContainText('at once');
+    for (const [field, part] of [
+        ['Stop', 0.985],
+        ['Target 1', 1.02],
+    ] as const) {
+        const price = (Number(last) * part).toFixed(decimals);
+        await editor.getByLabel(field, { exact: true }).fill(price);
+        await page.keyboard.press('Enter');
+        await expect(sentence()).toContainText(price);
+    }
+    await page.getByText('Draft kept').click();
     await page.keyboard.press('E');
     const desk = page.getByRole('region', { name: 'Rehearsal' });
     await desk.getByLabel('going back').click();

@@ -6,6 +6,8 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\DataController;
 use App\Http\Controllers\EditionController;
+use App\Http\Controllers\EditionFileController;
+use App\Http\Controllers\FeedController;
 use App\Http\Controllers\ImportController;
 use App\Http\Controllers\InstrumentController;
 use App\Http\Controllers\LevelController;
@@ -26,18 +28,26 @@ Route::middleware('guest')->group(function (): void {
     Route::post('sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
 });
 
+Route::middleware('throttle:60,1')->prefix('feeds/{token}')->group(function (): void {
+    Route::get('editions.atom', [FeedController::class, 'editions']);
+    Route::get('dates.ics', [FeedController::class, 'dates']);
+});
+
 Route::middleware('auth')->group(function (): void {
     Route::get('/', [SignInController::class, 'home']);
     Route::post('sign-out', [SignInController::class, 'destroy']);
 
     Route::get('editions', [EditionController::class, 'index']);
     Route::get('editions/{edition:number}', [EditionController::class, 'show']);
-    Route::get('editions/{edition:number}/document', [EditionController::class, 'document']);
+    Route::get('editions/{edition:number}/document', [EditionFileController::class, 'document']);
     Route::get('editions/{edition:number}/verify', [EditionController::class, 'verify']);
-    Route::get('editions/{edition:number}/evidence', [EditionController::class, 'evidence']);
-    Route::get('editions/{edition:number}/bars', [EditionController::class, 'bars']);
+    Route::get('editions/{edition:number}/evidence', [EditionFileController::class, 'evidence']);
+    Route::get('editions/{edition:number}/bars', [EditionFileController::class, 'bars']);
+    Route::get('editions/{edition:number}/markdown', [EditionFileController::class, 'markdown']);
+    Route::get('editions/{edition:number}/setups', [EditionFileController::class, 'setups']);
     Route::get('record', RecordController::class);
     Route::patch('settings/account', AccountController::class);
+    Route::post('settings/feeds', [FeedController::class, 'change']);
 
     Route::middleware('can:plan')->group(function (): void {
         Route::get('instruments', [CandidateController::class, 'search']);

@@ -76,7 +76,7 @@ final readonly class Exporter
         $calendar = new VCalendar(['PRODID' => '-//Watchpost//Events//EN']);
         $zone = $this->calendars->home()->zone;
         foreach ($this->known() as $event) {
-            $entry = $calendar->createComponent('VEVENT');
+            $entry = $calendar->createComponent('VEVENT', null, false);
             $calendar->add($entry);
             $entry->add('UID', substr($event->key, 0, 32).'@watchpost');
             $entry->add('DTSTAMP', new \DateTimeImmutable('@'.$this->clock->moment()));

@@ -16,13 +16,14 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property Role      $role
  * @property Tier|null $tier
  * @property int|null  $works_for_id
+ * @property string|null $feed_token  of their private addresses
  * @property User|null $worksFor
  */
 class User extends Authenticatable
 {
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'feed_token'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -43,7 +43,12 @@ final class AuthorisationTest extends TestCase
         'GET editions/{edition}/verify' => ['sign-in', 'no', 'in', 'in', 'in'],
         'GET editions/{edition}/evidence' => ['sign-in', 'no', 'in', 'in', 'in'],
         'GET editions/{edition}/bars' => ['sign-in', 'no', 'in', 'in', 'in'],
+        'GET editions/{edition}/markdown' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}/setups' => ['sign-in', 'in', 'in', 'in', 'in'],
         'GET record' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET feeds/{token}/editions.atom' => ['in', 'in', 'in', 'in', 'in'],
+        'GET feeds/{token}/dates.ics' => ['in', 'in', 'in', 'in', 'in'],
+        'POST settings/feeds' => ['sign-in', 'in', 'in', 'in', 'in'],
         'PATCH settings/account' => ['sign-in', 'in', 'in', 'in', 'in'],
         'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -135,7 +140,7 @@ final class AuthorisationTest extends TestCase
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{kind}' => (string) $kind->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }

@@ -27,6 +27,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Validation\ValidationException;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Sabre\VObject\Reader;
 use Tests\TestCase;
 use Tests\World;
 use Watchpost\Core\Market\InstrumentKind;
@@ -209,6 +210,7 @@ final class ImportTest extends TestCase
 
         $calendar = app(Exporter::class)->calendar();
         self::assertStringContainsString('SUMMARY:Rate decision', $calendar);
+        self::assertSame([], Reader::read($calendar)->validate());
         $back = $this->import(ImportKind::Events, $calendar, [], 'events.ics');
         self::assertSame([ImportState::Done, 0, $known], [$back->state, $back->added, MarketEvent::query()->count()], (string) json_encode($back->faults));
 

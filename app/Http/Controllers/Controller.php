@@ -21,6 +21,12 @@ abstract class Controller
         return ($user instanceof User ? $user->author() : null) ?? abort(403);
     }
 
+    /** Refused to those who may not read all of an edition. */
+    protected function allowWhole(Request $request): void
+    {
+        abort_unless($this->tier($request) === Tier::Pilot, 403, 'The whole document is for Pilot readers: it holds parts that other tiers do not read.');
+    }
+
     /** The tier whose parts this person may read. */
     protected function tier(Request $request): Tier
     {

@@ -18,9 +18,13 @@ const readsAll = computed(
     <AppShell :title="`Edition ${edition.number}`" step="editions">
         <nav class="above" aria-label="Edition">
             <Link href="/editions">All editions</Link>
-            <span v-if="readsAll">
-                <Link :href="`/editions/${edition.number}/verify`">Verify it yourself</Link>
-                <a :href="`/editions/${edition.number}/document`">The sealed document (JSON)</a>
+            <span>
+                <a :href="`/editions/${edition.number}/markdown`">Markdown</a>
+                <a :href="`/editions/${edition.number}/setups`">Setups (CSV)</a>
+                <template v-if="readsAll">
+                    <a :href="`/editions/${edition.number}/document`">Sealed document (JSON)</a>
+                    <Link :href="`/editions/${edition.number}/verify`">Verify it yourself</Link>
+                </template>
             </span>
         </nav>
         <AccountForm :account="account" class="account" />
@@ -31,6 +35,8 @@ const readsAll = computed(
 <style scoped>
 .above span {
     display: flex;
+    flex-wrap: wrap;
+    justify-content: flex-end;
     gap: 16px;
 }
 .account {

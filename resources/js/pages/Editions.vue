@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import AppShell from '@/components/AppShell.vue';
-import type { EditionLinkData } from '@/types/data';
+import FeedsBox from '@/components/FeedsBox.vue';
+import type { EditionLinkData, FeedsData } from '@/types/data';
 
-defineProps<{ editions: EditionLinkData[] }>();
+defineProps<{ editions: EditionLinkData[]; feeds: FeedsData | null }>();
 </script>
 
 <template>
@@ -26,6 +27,7 @@ defineProps<{ editions: EditionLinkData[] }>();
                     }}</span></span
                 >
             </Link>
+            <FeedsBox :feeds="feeds" />
         </div>
     </AppShell>
 </template>

@@ -350,6 +350,11 @@ export interface FactData {
     note: string;
 }
 
+export interface FeedsData {
+    editions: string;
+    dates: string;
+}
+
 export interface FigureData {
     label: string;
     value: string;

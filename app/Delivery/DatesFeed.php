@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Delivery;
+
+use App\Clock\MarketClock;
+use App\Enums\Tier;
+use App\Market\Events;
+use App\Models\PublishedSetup;
+use App\Publishing\EditionReader;
+use Sabre\VObject\Component\VCalendar;
+
+/**
+ * The dates that matter to a reader, as a calendar: until when each setup that still waits is good, and the events of its
+ * instrument. What is withheld from the tier is not in it.
+ *
+ * Source: RFC 5545 (iCalendar).
+ */
+final readonly class DatesFeed
+{
+    public function __construct(private EditionReader $editions, private Events $events, private MarketClock $clock)
+    {
+    }
+
+    public function of(Tier $tier): string
+    {
+        $calendar = new VCalendar(['PRODID' => '-//Watchpost//dates//EN', 'NAME' => 'Watchpost', 'X-WR-CALNAME' => 'Watchpost']);
+        $followed = PublishedSetup::query()
+            ->with(['edition', 'instrument'])
+            ->whereHas('outcome', static fn ($outcome) => $outcome->where('is_over', false))
+            ->orderBy('id')
+            ->get()
+            ->filter(static fn (PublishedSetup $setup): bool => $tier->reads($setup->readers));
+        foreach ($followed as $published) {
+            $sealed = $this->editions->setup($published->edition, $published->key);
+            if ($sealed->setup->entryUntil > $this->clock->moment()) {
+                $entry = $calendar->createComponent('VEVENT', null, false);
+                $calendar->add($entry);
+                $entry->add('UID', "setup-{$published->edition->number}-{$published->key}@watchpost");
+                $entry->add('DTSTAMP', new \DateTimeImmutable("@{$published->edition->published_at}"));
+                $entry->add('DTSTART', new \DateTimeImmutable("@{$sealed->setup->entryUntil}"));
+                $entry->add('SUMMARY', "{$published->instrument->symbol}: the wait ends".($sealed->name === '' ? '' : " ({$sealed->name})"));
+                $entry->add('DESCRIPTION', $sealed->sentence);
+                $entry->add('URL', url("/editions/{$published->edition->number}"));
+            }
+        }
+        $this->earnings($calendar, $followed->unique('instrument_id'));
+
+        return (string) $calendar->serialize();
+    }
+
+    /** @param iterable<PublishedSetup> $followed one for each instrument */
+    private function earnings(VCalendar $calendar, iterable $followed): void
+    {
+        $today = gmdate('Y-m-d', $this->clock->moment());
+        foreach ($followed as $published) {
+            foreach ($this->events->earningsBetween($published->instrument, $today, '9999-12-31') as $event) {
+                $entry = $calendar->createComponent('VEVENT', null, false);
+                $calendar->add($entry);
+                $entry->add('UID', substr($event->key, 0, 32).'@watchpost');
+                $entry->add('DTSTAMP', new \DateTimeImmutable("@{$this->clock->moment()}"));
+                $entry->add('DTSTART', str_replace('-', '', $event->date), ['VALUE' => 'DATE']);
+                $entry->add('SUMMARY', $event->title);
+            }
+        }
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ChangeFeedAddress;
+use App\Delivery\AtomFeed;
+use App\Delivery\DatesFeed;
+use App\Models\User;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Feeds at private addresses, for readers that cannot sign in: whoever knows the address reads as its owner does. */
+final class FeedController extends Controller
+{
+    public function editions(Request $request, string $token, AtomFeed $feed): Response
+    {
+        return response($feed->of($this->owner($token)->readingTier(), $request->url()), 200, ['Content-Type' => 'application/atom+xml; charset=UTF-8']);
+    }
+
+    public function dates(string $token, DatesFeed $feed): Response
+    {
+        return response($feed->of($this->owner($token)->readingTier()), 200, ['Content-Type' => 'text/calendar; charset=UTF-8']);
+    }
+
+    /** Private addresses anew, or none any more. */
+    public function change(Request $request, ChangeFeedAddress $change): RedirectResponse
+    {
+        $request->validate(['on' => ['required', 'boolean']]);
+        $user = $request->user();
+        if ($user instanceof User) {
+            $change($user, $request->boolean('on'));
+        }
+
+        return back();
+    }
+
+    private function owner(string $token): User
+    {
+        return User::query()->where('feed_token', $token)->first() ?? abort(404, 'There is no feed at this address, or not any more.');
+    }
+}

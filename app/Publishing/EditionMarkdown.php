@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Data\ChecklistLineData;
+use App\Data\EditionData;
+use App\Data\EditionLevelData;
+use App\Data\EditionPartData;
+use App\Data\EditionSetupData;
+use App\Data\FigureData;
+use App\Data\TargetData;
+use App\Data\ThesisData;
+use Watchpost\Core\Setups\Checklist\Standing;
+use Watchpost\Core\Setups\Side;
+
+/** Writes an edition, as a tier reads it, in Markdown: what it says, without its pictures. */
+final class EditionMarkdown
+{
+    public function of(EditionData $edition): string
+    {
+        $blocks = [
+            "# {$edition->session}",
+            "Daily plan, edition {$edition->number}, by ".self::plain($edition->author).' for the '.self::plain($edition->exchange).", which opens {$edition->opens}. Published {$edition->publishedAt}.",
+            $edition->bias === '' ? '' : '*'.self::plain($edition->bias).'*',
+        ];
+        foreach ($edition->parts as $part) {
+            array_push($blocks, ...$this->part($part));
+        }
+        $blocks[] = $edition->withheld === 0 ? '' : "{$edition->withheld} more for Pilot readers.";
+        $blocks[] = '---';
+        $blocks[] = self::plain($edition->costs);
+        $blocks[] = $edition->seal === null ? '' : "Sealed with SHA-256 `{$edition->seal}`".($edition->previousSeal === null ? ', the first of its chain.' : ", after `{$edition->previousSeal}`.");
+
+        return implode("\n\n", array_filter($blocks, static fn (string $block): bool => $block !== ''))."\n";
+    }
+
+    /** @return list<string> */
+    private function part(EditionPartData $part): array
+    {
+        $blocks = ["## {$part->symbol} ".self::plain($part->name), "{$part->kind}, last {$part->lastClose} {$part->currency}."];
+        if ($part->passed) {
+            return [...$blocks, self::plain($part->verdict)];
+        }
+        foreach ($part->setups as $setup) {
+            array_push($blocks, ...$this->setup($setup));
+        }
+        if (count($part->setups) > 1) {
+            $blocks[] = $part->eitherOr ? 'Either, or: the first that is filled ends what waits of the other.' : 'Independent: each is followed by itself.';
+        }
+        if ($part->thesis !== null) {
+            $blocks[] = $this->thesis($part->thesis);
+        }
+        if ($part->levels !== []) {
+            $blocks[] = self::table(['Level', 'Price', 'Grade'], array_map(static fn (EditionLevelData $level): array => [$level->origin, $level->span === '' ? $level->price : $level->span, $level->grade->value], $part->levels));
+        }
+
+        return $blocks;
+    }
+
+    /** @return list<string> */
+    private function setup(EditionSetupData $setup): array
+    {
+        $rows = [
+            [($setup->side === Side::Long ? 'Long' : 'Short').", {$setup->trigger}", $setup->entries === [] ? 'the open' : implode(' and ', $setup->entries), "1 R = {$setup->risk}"],
+            ['Stop', $setup->stop, '−1 R'],
+            ...array_map(static fn (TargetData $target, int $i): array => ['Target '.($i + 1).', '.round(100 * (float) $target->share).' %', $target->price, ((float) $target->r >= 0 ? '+' : '')."{$target->r} R"], $setup->targets, array_keys($setup->targets)),
+            ...($setup->cancel === null ? [] : [['Cancel the wait', $setup->cancel, '']]),
+            ...array_map(static fn (FigureData $figure): array => ["Yours, {$figure->label}", $figure->value, $figure->note], $setup->size),
+        ];
+        $blocks = [($setup->name === '' ? '' : '**'.self::plain(ucfirst($setup->name)).':** ').self::plain($setup->sentence), self::table(['', 'Price', ''], $rows)];
+        if ($setup->kind !== '') {
+            $blocks[] = self::plain($setup->kind).($setup->checklist === [] ? '.' : ":\n\n".implode("\n", array_map(
+                static fn (ChecklistLineData $line): string => ($line->standing === Standing::Met ? '- [x] ' : '- [ ] ').self::plain($line->text).($line->value === '' ? '' : ' ('.self::plain($line->value).')').($line->standing === Standing::Failed ? ', failed' : ''),
+                $setup->checklist,
+            )));
+        }
+        if ($setup->option !== null) {
+            $blocks[] = 'In options: '.self::plain($setup->option->sentence);
+        }
+        if ($setup->outcome !== null) {
+            $blocks[] = "Since then, as of {$setup->outcome->asOf}: {$setup->outcome->label}".($setup->outcome->r === null ? '' : ", {$setup->outcome->r} R").'.';
+        }
+
+        return $blocks;
+    }
+
+    private function thesis(ThesisData $thesis): string
+    {
+        $wrong = trim($thesis->wrongIf.($thesis->wrongAt === null ? '' : ($thesis->wrongIf === '' ? '' : ', ')."at {$thesis->wrongAt}"));
+
+        return implode("\n", array_filter([
+            $thesis->speaksFor === '' ? '' : '- For it: '.self::plain($thesis->speaksFor),
+            $thesis->speaksAgainst === '' ? '' : '- Against it: '.self::plain($thesis->speaksAgainst),
+            $wrong === '' ? '' : '- Wrong if: '.self::plain($wrong),
+            $thesis->conviction === null ? '' : "- Conviction: {$thesis->conviction} of 5",
+        ], static fn (string $line): bool => $line !== ''));
+    }
+
+    /**
+     * @param list<string>       $head
+     * @param list<list<string>> $rows
+     */
+    private static function table(array $head, array $rows): string
+    {
+        $line = static fn (array $cells): string => '| '.implode(' | ', array_map(self::plain(...), $cells)).' |';
+
+        return implode("\n", [$line($head), '| --- | ---: | ---: |', ...array_map($line, $rows)]);
+    }
+
+    /** Text that says the same in Markdown: its signs are no marks, and it stays in its line. */
+    private static function plain(string $text): string
+    {
+        return preg_replace(['/[\\\\`*_\[\]<>|#]/', '/\s*\R\s*/'], ['\\\\$0', ' '], $text) ?? $text;
+    }
+}
