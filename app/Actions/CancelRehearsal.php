@@ -12,7 +12,7 @@ final class CancelRehearsal
 {
     public function __invoke(Rehearsal $rehearsal): void
     {
-        Rehearsal::query()->whereKey($rehearsal->id)->whereIn('state', [RunState::Queued, RunState::Running])
+        Rehearsal::query()->whereKey($rehearsal->id)->whereIn('state', RunState::underWay())
             ->update(['state' => RunState::Cancelled, 'message' => 'Cancelled; the cases found by then are kept.']);
     }
 }

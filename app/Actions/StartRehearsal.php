@@ -53,7 +53,7 @@ final readonly class StartRehearsal
     /** Who asks anew no longer waits for the answer before. */
     private function stopOthers(User $author): void
     {
-        Rehearsal::query()->where('author_id', $author->id)->whereIn('state', [RunState::Queued, RunState::Running])
+        Rehearsal::query()->where('author_id', $author->id)->whereIn('state', RunState::underWay())
             ->update(['state' => RunState::Cancelled, 'message' => 'Another rehearsal took its place.']);
     }
 }

@@ -13,7 +13,6 @@ final readonly class OptionData
     /**
      * @param list<string>          $strikes
      * @param list<string>          $premiums
-     * @param list<string>          $names    what each strike is called
      * @param list<FigureData>      $figures  of one contract
      * @param list<PayoffPointData> $points   where the line of gains bends and ends, and the prices of the setup on it
      * @param list<string>          $warnings
@@ -25,7 +24,6 @@ final readonly class OptionData
         public string $multiplier,
         public array $strikes,
         public array $premiums,
-        public array $names,
         public string $sentence,
         public array $figures,
         public array $points,

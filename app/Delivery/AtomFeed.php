@@ -51,7 +51,7 @@ final readonly class AtomFeed
 
     private function entry(\XMLWriter $xml, Edition $edition, Tier $tier): void
     {
-        $read = $this->editions->edition($edition, $tier);
+        $read = $this->editions->edition($edition, $tier, withCharts: false);
         $xml->startElement('entry');
         // the seal names it for ever
         $xml->writeElement('id', "urn:sha256:{$edition->seal}");

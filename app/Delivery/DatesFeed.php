@@ -9,6 +9,7 @@ use App\Enums\Tier;
 use App\Market\Events;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
+use App\Support\CalendarEntries;
 use Sabre\VObject\Component\VCalendar;
 
 /**
@@ -35,12 +36,9 @@ final readonly class DatesFeed
         foreach ($followed as $published) {
             $sealed = $this->editions->setup($published->edition, $published->key);
             if ($sealed->setup->entryUntil > $this->clock->moment()) {
-                $entry = $calendar->createComponent('VEVENT', null, false);
-                $calendar->add($entry);
-                $entry->add('UID', "setup-{$published->edition->number}-{$published->key}@watchpost");
-                $entry->add('DTSTAMP', new \DateTimeImmutable("@{$published->edition->published_at}"));
+                $summary = "{$published->instrument->symbol}: the wait ends".($sealed->name === '' ? '' : " ({$sealed->name})");
+                $entry = CalendarEntries::add($calendar, "setup-{$published->edition->number}-{$published->key}", $published->edition->published_at, $summary);
                 $entry->add('DTSTART', new \DateTimeImmutable("@{$sealed->setup->entryUntil}"));
-                $entry->add('SUMMARY', "{$published->instrument->symbol}: the wait ends".($sealed->name === '' ? '' : " ({$sealed->name})"));
                 $entry->add('DESCRIPTION', $sealed->sentence);
                 $entry->add('URL', url("/editions/{$published->edition->number}"));
             }
@@ -56,12 +54,8 @@ final readonly class DatesFeed
         $today = gmdate('Y-m-d', $this->clock->moment());
         foreach ($followed as $published) {
             foreach ($this->events->earningsBetween($published->instrument, $today, '9999-12-31') as $event) {
-                $entry = $calendar->createComponent('VEVENT', null, false);
-                $calendar->add($entry);
-                $entry->add('UID', substr($event->key, 0, 32).'@watchpost');
-                $entry->add('DTSTAMP', new \DateTimeImmutable("@{$this->clock->moment()}"));
-                $entry->add('DTSTART', str_replace('-', '', $event->date), ['VALUE' => 'DATE']);
-                $entry->add('SUMMARY', $event->title);
+                CalendarEntries::add($calendar, substr($event->key, 0, 32), $this->clock->moment(), $event->title)
+                    ->add('DTSTART', str_replace('-', '', $event->date), ['VALUE' => 'DATE']);
             }
         }
     }

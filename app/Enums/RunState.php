@@ -13,8 +13,14 @@ enum RunState: string
     case Cancelled = 'cancelled';
     case Failed = 'failed';
 
+    /** @return list<self> of work that is not at its end */
+    public static function underWay(): array
+    {
+        return [self::Queued, self::Running];
+    }
+
     public function isUnderWay(): bool
     {
-        return $this === self::Queued || $this === self::Running;
+        return in_array($this, self::underWay(), true);
     }
 }

@@ -10,6 +10,7 @@ use App\Market\Calendars;
 use App\Market\Events;
 use App\Models\Instrument;
 use App\Models\MarketEvent;
+use App\Support\CalendarEntries;
 use Sabre\VObject\Component\VCalendar;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Market\TimeFrame;
@@ -76,14 +77,10 @@ final readonly class Exporter
         $calendar = new VCalendar(['PRODID' => '-//Watchpost//Events//EN']);
         $zone = $this->calendars->home()->zone;
         foreach ($this->known() as $event) {
-            $entry = $calendar->createComponent('VEVENT', null, false);
-            $calendar->add($entry);
-            $entry->add('UID', substr($event->key, 0, 32).'@watchpost');
-            $entry->add('DTSTAMP', new \DateTimeImmutable('@'.$this->clock->moment()));
+            $entry = CalendarEntries::add($calendar, substr($event->key, 0, 32), $this->clock->moment(), $event->title);
             $event->time === null
                 ? $entry->add('DTSTART', str_replace('-', '', $event->date), ['VALUE' => 'DATE'])
                 : $entry->add('DTSTART', (new \DateTimeImmutable("{$event->date} {$event->time}", $zone))->setTimezone(new \DateTimeZone('UTC')));
-            $entry->add('SUMMARY', $event->title);
             $entry->add('CATEGORIES', $event->kind->label());
             $entry->add('X-WATCHPOST-KIND', $event->kind->value);
             $entry->add('X-WATCHPOST-SOURCE', $event->source);

@@ -27,7 +27,7 @@ class MarketRun extends Model
     /** @return Builder<self> */
     public static function underWay(): Builder
     {
-        return self::query()->whereIn('state', [RunState::Queued, RunState::Running]);
+        return self::query()->whereIn('state', RunState::underWay());
     }
 
     /** @return array<string, string> */

@@ -55,9 +55,12 @@ class PublishedSetup extends Model
      */
     public function together(): Collection
     {
-        $query = self::query()->with(['edition', 'instrument', 'outcome'])->orderBy('id');
+        /** @var Collection<int, self> $alone */
+        $alone = new Collection([$this]);
 
-        return ($this->group === null ? $query->whereKey($this->id) : $query->where(['edition_id' => $this->edition_id, 'group' => $this->group]))->get();
+        return $this->group === null
+            ? $alone
+            : self::query()->with(['edition', 'instrument', 'outcome'])->where(['edition_id' => $this->edition_id, 'group' => $this->group])->orderBy('id')->get();
     }
 
     /** Whether it is the only one of its candidate, or the first of its variants: "3" or "3a". */

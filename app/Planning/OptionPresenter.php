@@ -43,7 +43,6 @@ final readonly class OptionPresenter
             (string) $position->multiplier,
             array_map(strval(...), $position->strikes),
             array_map(strval(...), $position->premiums),
-            $position->shape->strikeNames(),
             $this->sentence($terms, $currency),
             $this->figures($position, $marks, $currency, $mayLose),
             $this->points($position, $marks, $currency),

@@ -11,6 +11,7 @@ use App\Market\Events;
 use App\Models\Candidate;
 use App\Reading\Limits;
 use App\Reading\SizeReading;
+use App\Support\Signed;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\Series;
@@ -166,8 +167,6 @@ final readonly class SetupReading
 
     private static function signed(BigRational $value, int $decimals): string
     {
-        $text = (string) $value->toScale($decimals, RoundingMode::HALF_UP);
-
-        return str_starts_with($text, '-') ? '−'.substr($text, 1) : '+'.$text;
+        return Signed::of((string) $value->toScale($decimals, RoundingMode::HALF_UP));
     }
 }

@@ -65,12 +65,15 @@ final readonly class EditionPresenter
     ) {
     }
 
-    /** @param Account|null $account of the reader, that sizes are told for */
-    public function edition(Edition $edition, Tier $tier, ?Account $account = null): EditionData
+    /**
+     * @param Account|null $account    of the reader, that sizes are told for
+     * @param bool         $withCharts without, for what is only read as text
+     */
+    public function edition(Edition $edition, Tier $tier, ?Account $account = null, bool $withCharts = true): EditionData
     {
         $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'edition'])->get()->keyBy('key');
 
-        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published, $account);
+        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published, $account, $withCharts);
     }
 
     /** @param Document $document not sealed yet */
@@ -105,16 +108,17 @@ final readonly class EditionPresenter
      * @param Document                           $document
      * @param Collection<string, PublishedSetup> $published by key
      */
-    private function show(array $document, Tier $tier, ?string $seal, Collection $published, ?Account $account): EditionData
+    private function show(array $document, Tier $tier, ?string $seal, Collection $published, ?Account $account, bool $withCharts = true): EditionData
     {
         $publishedAt = (int) strtotime($document['published_at']);
         $readable = array_filter($document['candidates'], static fn (array $candidate): bool => $tier->reads(Tier::from($candidate['readers'])));
         $instruments = Instrument::query()->whereIn('symbol', array_map(static fn (array $candidate): string => $candidate['instrument']['symbol'], $readable))->get()->keyBy('symbol');
         $parts = [];
         foreach ($readable as $candidate) {
-            $chart = $this->chart($candidate, $instruments->get($candidate['instrument']['symbol']), $publishedAt);
-            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key']), $instruments->get($candidate['instrument']['symbol']), $account), $candidate['setups'] ?? []);
-            $parts[] = $this->part($document, $candidate, $setups, $chart, $instruments->get($candidate['instrument']['symbol']));
+            $instrument = $instruments->get($candidate['instrument']['symbol']);
+            $chart = $withCharts ? $this->chart($candidate, $instrument, $publishedAt) : null;
+            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key']), $instrument, $account), $candidate['setups'] ?? []);
+            $parts[] = $this->part($document, $candidate, $setups, $chart, $instrument);
         }
 
         return new EditionData(

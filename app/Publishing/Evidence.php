@@ -9,6 +9,7 @@ use App\Market\Calendars;
 use App\Market\Splits;
 use App\Models\Edition;
 use App\Models\Instrument;
+use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Record\Runs;
 use Watchpost\Core\Market\Bar;
@@ -48,8 +49,8 @@ final readonly class Evidence
             $instrument = $published->instrument;
             $claims[$published->key] = $this->claim($published);
             $calendar = $this->calendars->of($instrument);
-            $from = (int) strtotime($claims[$published->key]['from']);
-            $listed = $calendar->between($calendar->dateOf($from), $calendar->dateOf((int) strtotime($claims[$published->key]['as_of']) + self::AHEAD));
+            [$from, $asOf] = $this->span($published);
+            $listed = $calendar->between($calendar->dateOf($from), $calendar->dateOf($asOf + self::AHEAD));
             $told = array_map(static fn (Session $session): array => [$session->date, Instant::format($session->open), Instant::format($session->close)], [...$listed]);
             // of variants the one that looks back furthest
             $sessions[$instrument->symbol] = count($told) > count($sessions[$instrument->symbol] ?? []) ? $told : $sessions[$instrument->symbol];
@@ -73,7 +74,7 @@ final readonly class Evidence
         $base = TimeFrame::from($this->editions->document($edition)['judged_on']);
         $spans = [];
         foreach ($this->setups($edition) as $published) {
-            $claim = $this->claim($published);
+            [$first, $last] = $this->span($published);
             $sealed = $this->editions->setup($edition, $published->key);
             $symbols = [$published->instrument->symbol];
             foreach ($sealed->setup->conditions as $condition) {
@@ -81,7 +82,7 @@ final readonly class Evidence
             }
             foreach ($symbols as $symbol) {
                 [$from, $until] = $spans[$symbol] ?? [PHP_INT_MAX, 0];
-                $spans[$symbol] = [min($from, (int) strtotime($claim['from'])), max($until, (int) strtotime($claim['as_of']))];
+                $spans[$symbol] = [min($from, $first), max($until, $last)];
             }
         }
         foreach (Instrument::query()->whereIn('symbol', array_keys($spans))->orderBy('symbol')->get() as $instrument) {
@@ -114,13 +115,22 @@ final readonly class Evidence
     /** @return Claim */
     private function claim(PublishedSetup $published): array
     {
-        $row = $published->outcome ?? throw new \LogicException('What was not evaluated claims nothing.');
-        [, $outcome] = $this->runs->told($published, $this->editions->setup($published->edition, $published->key), $row);
+        [, $outcome] = $this->runs->told($published, $this->editions->setup($published->edition, $published->key), self::row($published));
+        [$from, $asOf] = $this->span($published);
 
-        return [
-            'as_of' => Instant::format($row->as_of),
-            'from' => Instant::format($row->run['first_bar_at'] ?? $published->edition->published_at),
-            'outcome' => $outcome->toArray(),
-        ];
+        return ['as_of' => Instant::format($asOf), 'from' => Instant::format($from), 'outcome' => $outcome->toArray()];
+    }
+
+    /** @return array{int, int} from the first bar that was fed to the last evaluation */
+    private function span(PublishedSetup $published): array
+    {
+        $row = self::row($published);
+
+        return [$row->run['first_bar_at'] ?? $published->edition->published_at, $row->as_of];
+    }
+
+    private static function row(PublishedSetup $published): Outcome
+    {
+        return $published->outcome ?? throw new \LogicException('What was not evaluated claims nothing.');
     }
 }

@@ -7,8 +7,10 @@ namespace App\Rehearsing;
 use App\Levels\CrossChecks;
 use App\Market\BarRepository;
 use App\Market\ChartBuilder;
+use App\Models\Instrument;
 use App\Models\User;
 use App\Planning\Variant;
+use Watchpost\Core\Levels\Agreement;
 use Watchpost\Core\Levels\LevelKind;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Rehearsal\LevelRule;
@@ -18,8 +20,6 @@ use Watchpost\Core\Setups\RelativeDraft;
 /** At which kinds of level a setup's entry stands: those of the cross-check near it, and the last close itself. */
 final readonly class LevelChoices
 {
-    /** An entry stands at a level this near, in ATR: as near as one's own level agrees with a found one. */
-    private const NEAR = 0.35;
     private const DAYS = 60;
     /** What says more of a place comes first. */
     private const ORDER = [LevelKind::Zone, LevelKind::Period, LevelKind::Line, LevelKind::Average, LevelKind::Gap, LevelKind::Retracement, LevelKind::Projection, LevelKind::Pivot, LevelKind::Round];
@@ -38,23 +38,31 @@ final readonly class LevelChoices
         if (! $draft->isComplete() || $range === null || $range <= 0.0 || $close === null) {
             return [];
         }
-        $near = [];
         $entry = $draft->entryPrice();
-        foreach ($entry === null ? [] : $this->checks->of($variant->candidate->instrument, $author, TimeFrame::Day) as $check) {
-            $level = $check->found;
-            $edge = $level->nearEdge($close);
-            $away = $entry >= $level->low && $entry <= $level->high ? 0.0 : min(abs($entry - $level->low), abs($entry - $level->high)) / $range;
-            $at = $check->timeFrame === TimeFrame::Day && $away <= self::NEAR ? LevelRule::of($level) : null;
-            if ($at !== null && $edge !== $close) {
-                $near[] = [array_search($level->kind, self::ORDER, true), $away, $at, $edge];
-            }
-        }
-        usort($near, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        $near = $entry === null ? [] : $this->near($variant->candidate->instrument, $author, $entry, $close, $range);
         $choices = [];
-        foreach ([...$near, [0, 0.0, new LevelRule(), $close]] as [, , $at, $edge]) {
+        foreach ([...$near, [new LevelRule(), $close]] as [$at, $edge]) {
             $choices[$at->words()] ??= new Rule(new RelativeDraft($draft, $series->grid, $edge, $range), $at, $close);
         }
 
         return $choices;
+    }
+
+    /** @return list<array{LevelRule, int}> the kinds of level at an entry with the price of each, what says most of the place first */
+    private function near(Instrument $instrument, User $author, int $entry, int $close, float $range): array
+    {
+        $near = [];
+        foreach ($this->checks->of($instrument, $author, TimeFrame::Day) as $check) {
+            $level = $check->found;
+            $edge = $level->nearEdge($close);
+            // as near as one's own level must be to agree with a found one
+            $at = $check->timeFrame === TimeFrame::Day && Agreement::between([$entry, $entry], [$level->low, $level->high], $range) ? LevelRule::of($level) : null;
+            if ($at !== null && $edge !== $close) {
+                $near[] = [[array_search($level->kind, self::ORDER, true), max(0, $level->low - $entry, $entry - $level->high)], $at, $edge];
+            }
+        }
+        usort($near, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_map(static fn (array $one): array => [$one[1], $one[2]], $near);
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Instrument;
 use App\Models\Rehearsal;
 use App\Models\User;
 use App\Planning\Variant;
+use App\Support\Signed;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 use Watchpost\Core\Rehearsal\RehearsedCase;
@@ -183,6 +184,6 @@ final readonly class RehearsalPresenter
 
     private static function r(float $value): string
     {
-        return ($value < 0 ? '−' : '+').number_format(abs($value), 2);
+        return Signed::of(number_format($value, 2));
     }
 }

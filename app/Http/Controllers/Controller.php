@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Enums\Tier;
 use App\Models\User;
+use App\Reading\Account;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 
@@ -25,6 +26,14 @@ abstract class Controller
     protected function allowWhole(Request $request): void
     {
         abort_unless($this->tier($request) === Tier::Pilot, 403, 'The whole document is for Pilot readers: it holds parts that other tiers do not read.');
+    }
+
+    /** The account of this person that sizes are told for; null while they have told none. */
+    protected function account(Request $request): ?Account
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? Account::of($user) : null;
     }
 
     /** The tier whose parts this person may read. */

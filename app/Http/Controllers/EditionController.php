@@ -10,7 +10,6 @@ use App\Data\FeedsData;
 use App\Models\Edition;
 use App\Models\User;
 use App\Publishing\EditionPresenter;
-use App\Reading\Account;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -32,8 +31,7 @@ final class EditionController extends Controller
 
     public function show(Request $request, Edition $edition, EditionPresenter $presenter): Response
     {
-        $user = $request->user();
-        $account = $user instanceof User ? Account::of($user) : null;
+        $account = $this->account($request);
 
         return Inertia::render('Edition', [
             'edition' => $presenter->edition($edition, $this->tier($request), $account),

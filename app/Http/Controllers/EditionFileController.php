@@ -8,12 +8,10 @@ use App\Data\EditionData;
 use App\Enums\Tier;
 use App\Import\Exporter;
 use App\Models\Edition;
-use App\Models\User;
 use App\Publishing\EditionMarkdown;
 use App\Publishing\EditionPresenter;
 use App\Publishing\Evidence;
 use App\Publishing\SetupsFile;
-use App\Reading\Account;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -57,9 +55,7 @@ final class EditionFileController extends Controller
 
     private function readable(Request $request, Edition $edition, EditionPresenter $presenter): EditionData
     {
-        $user = $request->user();
-
-        return $presenter->edition($edition, $this->tier($request), $user instanceof User ? Account::of($user) : null);
+        return $presenter->edition($edition, $this->tier($request), $this->account($request), withCharts: false);
     }
 
     private function file(string $content, string $name, string $type): HttpResponse

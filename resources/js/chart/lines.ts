@@ -1,4 +1,4 @@
-import type { ChartData, LadderRowData, LadderRowKind, LevelGrade, Side } from '@/types/data';
+import type { ChartData, LadderRowData, LadderRowKind, LevelGrade, OutcomeEventData, Side } from '@/types/data';
 
 /** A price drawn across the chart: a line, a band between two edges, or a curve. */
 export interface PriceLine {
@@ -25,6 +25,48 @@ export interface ChartMark {
     value: number;
     kind: 'fill' | 'exit' | 'held' | 'broke' | 'role_change';
     label: string;
+}
+
+/** A price that is only looked at, as it was published. */
+export function stillLine(
+    kind: LadderRowKind,
+    key: string,
+    price: string,
+    label: string,
+    side: Side | null,
+    value: number = Number(price),
+): PriceLine {
+    return {
+        key,
+        kind,
+        value,
+        low: value,
+        high: value,
+        price,
+        label,
+        grade: null,
+        side,
+        movable: false,
+        edges: false,
+        curve: null,
+        upper: null,
+    };
+}
+
+/** The fills and exits among what happened, where they are drawn. */
+export function marksOf(events: OutcomeEventData[]): ChartMark[] {
+    return events.flatMap((event) =>
+        event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
+            ? []
+            : [
+                  {
+                      session: event.session,
+                      value: event.drawnAt,
+                      kind: event.isFill ? ('fill' as const) : ('exit' as const),
+                      label: `${event.what} at ${event.price}`,
+                  },
+              ],
+    );
 }
 
 export function lineOf(row: LadderRowData, side: Side, chart: ChartData, sessions: string[]): PriceLine {

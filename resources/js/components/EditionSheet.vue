@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import PriceChart from '@/chart/PriceChart.vue';
-import type { ChartMark, PriceLine } from '@/chart/lines';
+import { marksOf, stillLine, type PriceLine } from '@/chart/lines';
 import { panesHeight } from '@/chart/panes';
 import { lastBars, near, priceScale } from '@/chart/scales';
 import { signed } from '@/lib/price';
 import { useWidth } from '@/lib/width';
 import type { EditionData, EditionPartData, EditionSetupData } from '@/types/data';
-import { STANDING } from '@/lib/checklist';
+import { STANDING, standingOf } from '@/lib/checklist';
 import OptionFacts from './OptionFacts.vue';
 import OutcomeFacts from './OutcomeFacts.vue';
 import RStrip from './RStrip.vue';
@@ -39,32 +39,28 @@ const drawn = computed(() =>
             ),
             chartHeight.value - 20 - panesHeight(part.chart),
         );
-        return { part, view: { chart: part.chart, window, lines, y, marks: marksOf(part) } };
+        return {
+            part,
+            view: {
+                chart: part.chart,
+                window,
+                lines,
+                y,
+                marks: marksOf(part.setups.flatMap((setup) => setup.outcome?.events ?? [])),
+            },
+        };
     }),
 );
 
 function linesOf(part: EditionPartData): PriceLine[] {
+    // as published, drawn on the scale of today
     const line = (
         kind: PriceLine['kind'],
         key: string,
         price: string,
         label: string,
         side: PriceLine['side'] = null,
-    ): PriceLine => ({
-        key,
-        kind,
-        value: Number(price) / part.units,
-        low: Number(price) / part.units,
-        high: Number(price) / part.units,
-        price,
-        label,
-        grade: null,
-        side,
-        movable: false,
-        edges: false,
-        curve: null,
-        upper: null,
-    });
+    ): PriceLine => stillLine(kind, key, price, label, side, Number(price) / part.units);
     return [
         ...part.levels.map((level, i): PriceLine => ({
             ...line('level', `level-${i}`, level.price, ''),
@@ -107,23 +103,6 @@ const kindOf = (setup: EditionSetupData): string => capital(setup.name === '' ? 
 const LONG = 4;
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
-function marksOf(part: EditionPartData): ChartMark[] {
-    return part.setups
-        .flatMap((setup) => setup.outcome?.events ?? [])
-        .flatMap((event) =>
-            event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
-                ? []
-                : [
-                      {
-                          session: event.session,
-                          value: event.drawnAt,
-                          kind: event.isFill ? ('fill' as const) : ('exit' as const),
-                          label: `${event.what} at ${event.price}`,
-                      },
-                  ],
-        );
-}
 
 const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(Number(value) * 100)} %`);
 </script>
@@ -168,9 +147,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 <li v-for="line in setup.checklist" :key="line.text" :class="line.standing">
                                     <span class="mark" aria-hidden="true">{{ STANDING[line.standing].mark }}</span>
                                     {{ line.text }}
-                                    <span class="muted">{{
-                                        [STANDING[line.standing].word, line.value].filter((word) => word !== '').join(', ')
-                                    }}</span>
+                                    <span class="muted">{{ standingOf(line) }}</span>
                                 </li>
                             </ul>
                         </details>

@@ -3,7 +3,7 @@ import Button from 'primevue/button';
 import Checkbox from 'primevue/checkbox';
 import Select from 'primevue/select';
 import { computed, ref, watch } from 'vue';
-import { STANDING } from '@/lib/checklist';
+import { STANDING, standingOf } from '@/lib/checklist';
 import type { ChoiceData, SetupData, SetupKindData } from '@/types/data';
 import KindDialog from './KindDialog.vue';
 
@@ -105,10 +105,7 @@ function retire(): void {
                     <template v-if="line.judged">
                         <span class="mark" aria-hidden="true">{{ STANDING[line.standing].mark }}</span>
                         <span
-                            >{{ line.text }}
-                            <span class="value">{{
-                                [STANDING[line.standing].word, line.value].filter((word) => word !== '').join(', ')
-                            }}</span></span
+                            >{{ line.text }} <span class="value">{{ standingOf(line) }}</span></span
                         >
                     </template>
                     <template v-else>

@@ -2,7 +2,7 @@
 import { Link, router } from '@inertiajs/vue3';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, onMounted, ref } from 'vue';
-import type { ChartMark, PriceLine } from '@/chart/lines';
+import { marksOf, stillLine, type PriceLine } from '@/chart/lines';
 import { panesHeight } from '@/chart/panes';
 import PriceChart from '@/chart/PriceChart.vue';
 import { near, priceScale } from '@/chart/scales';
@@ -27,43 +27,17 @@ const window_ = computed(() => {
     const last = chart.value.sessions.length - 1;
     return { first: 0, last: since.value ? last : last - props.case.after };
 });
-const line = (kind: PriceLine['kind'], key: string, price: string, label: string): PriceLine => ({
-    key,
-    kind,
-    value: Number(price),
-    low: Number(price),
-    high: Number(price),
-    price,
-    label,
-    grade: kind === 'level' ? 'major' : null,
-    side: props.case.side,
-    movable: false,
-    edges: false,
-    curve: null,
-    upper: null,
-});
+const line = (kind: PriceLine['kind'], key: string, price: string, label: string): PriceLine =>
+    stillLine(kind, key, price, label, props.case.side);
 const lines = computed<PriceLine[]>(() => [
-    ...(props.case.entries.includes(props.case.level) ? [] : [line('level', 'level', props.case.level, 'the level')]),
+    ...(props.case.entries.includes(props.case.level)
+        ? []
+        : [{ ...line('level', 'level', props.case.level, 'the level'), grade: 'major' as const }]),
     ...props.case.entries.map((price, i) => line('entry', `entry-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`)),
     line('stop', 'stop', props.case.stop, 'stop'),
     ...props.case.targets.map((price, i) => line('target', `target-${i}`, price, `target ${i + 1}`)),
 ]);
-const marks = computed<ChartMark[]>(() =>
-    !since.value
-        ? []
-        : props.case.events.flatMap((event) =>
-              event.session === null || event.drawnAt === null || !(event.isFill || event.isExit)
-                  ? []
-                  : [
-                        {
-                            session: event.session,
-                            value: event.drawnAt,
-                            kind: event.isFill ? ('fill' as const) : ('exit' as const),
-                            label: `${event.what} at ${event.price}`,
-                        },
-                    ],
-          ),
-);
+const marks = computed(() => (since.value ? marksOf(props.case.events) : []));
 const y = computed(() =>
     priceScale(
         chart.value,

@@ -704,7 +704,6 @@ export interface OptionData {
     multiplier: string;
     strikes: string[];
     premiums: string[];
-    names: string[];
     sentence: string;
     figures: FigureData[];
     points: PayoffPointData[];
