@@ -18,6 +18,7 @@ use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
+use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SetupController;
 use App\Http\Controllers\SetupKindController;
 use App\Http\Controllers\SignInController;
@@ -53,6 +54,13 @@ Route::middleware('auth')->group(function (): void {
         Route::get('instruments', [CandidateController::class, 'search']);
         Route::get('instruments/{instrument:symbol}', [InstrumentController::class, 'show']);
         Route::get('instruments/{instrument:symbol}/bars', [InstrumentController::class, 'export']);
+
+        Route::get('plan/review', [ReviewController::class, 'index']);
+        Route::get('plan/review/{published}', [ReviewController::class, 'chart']);
+        Route::patch('plan/review/{published}', [ReviewController::class, 'judge']);
+        Route::post('plan/review/{published}/carry', [ReviewController::class, 'carry']);
+        Route::post('plan/review/{published}/let-go', [ReviewController::class, 'letGo']);
+        Route::post('plan/review/{published}/updates', [ReviewController::class, 'update'])->can('publish');
 
         Route::get('plan/market', [MarketController::class, 'show']);
         Route::patch('plan/market/settings', [MarketController::class, 'settings']);

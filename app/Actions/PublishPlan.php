@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Clock\MarketClock;
+use App\Enums\CandidateState;
+use App\Enums\Relation;
 use App\Enums\Tier;
 use App\Models\Edition;
 use App\Models\Instrument;
@@ -16,6 +18,8 @@ use App\Record\SetupEvaluator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Watchpost\Core\Json\CanonicalJson;
+use Watchpost\Core\Outcomes\OutcomeStatus;
+use Watchpost\Core\Setups\UpdateKind;
 
 /**
  * Publishes a plan: the document is composed, numbered, chained to the edition before and sealed, and every setup in
@@ -28,6 +32,7 @@ final readonly class PublishPlan
         private EditionComposer $composer,
         private PublicationCheck $check,
         private SetupEvaluator $evaluator,
+        private PostUpdate $update,
     ) {
     }
 
@@ -80,7 +85,20 @@ final readonly class PublishPlan
         foreach ($edition->publishedSetups()->with(['edition', 'instrument'])->get() as $published) {
             $this->evaluator->evaluate($published);
         }
+        $this->replace($plan, $edition);
 
         return $edition;
+    }
+
+    /** What a new setup replaces waits no longer. */
+    private function replace(Plan $plan, Edition $edition): void
+    {
+        foreach ($plan->candidates()->with(['carried.edition', 'carried.instrument'])->where('relation', Relation::Replaces)->where('state', CandidateState::Kept)->get() as $candidate) {
+            foreach ($candidate->carried?->ofSameIdea() ?? [] as $old) {
+                if (($old->managed ?? $old->outcome)?->status === OutcomeStatus::Waiting) {
+                    ($this->update)($old, $plan->author, UpdateKind::CancelWaiting, text: "Replaced in edition {$edition->number}.");
+                }
+            }
+        }
     }
 }

@@ -11,6 +11,7 @@ final readonly class EditionPartData
      * @param string                 $verdict   of what is no trade, with its reason
      * @param list<EditionLevelData> $levels
      * @param list<EditionSetupData> $setups    its variants in order
+     * @param CarriedData|null       $carried   what it takes up of an earlier edition
      * @param bool                   $eitherOr  of them, the first that is filled ends the others
      * @param float                  $units     new units for one as published: prices are drawn divided by it
      * @param string|null            $splitNote what splits have made of the prices
@@ -27,6 +28,7 @@ final readonly class EditionPartData
         public ?ThesisData $thesis,
         public array $setups,
         public bool $eitherOr,
+        public ?CarriedData $carried,
         public ?ChartData $chart,
         public float $units,
         public ?string $splitNote,

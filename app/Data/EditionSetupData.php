@@ -37,7 +37,7 @@ final readonly class EditionSetupData
         public array $size,
         public RScaleData $scale,
         public StripData $planned,
-        public ?OutcomeData $outcome,
+        public ?FollowedData $followed,
     ) {
     }
 }

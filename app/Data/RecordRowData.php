@@ -17,7 +17,7 @@ final readonly class RecordRowData
         public string $kind,
         public string $name,
         public string $sentence,
-        public OutcomeData $outcome,
+        public FollowedData $followed,
     ) {
     }
 }

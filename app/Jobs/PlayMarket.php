@@ -10,7 +10,6 @@ use App\Market\MarketAdvance;
 use App\Models\MarketRun;
 use App\Models\PublishedSetup;
 use Illuminate\Bus\Batch;
-use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\Bus;
@@ -77,8 +76,7 @@ final class PlayMarket implements ShouldQueue
     /** @return list<int> the published setups to follow, of those that are judged together the first */
     private function stillAlive(): array
     {
-        return array_values(PublishedSetup::query()
-            ->whereHas('outcome', static fn (Builder $outcome) => $outcome->where('is_over', false))
+        return array_values(PublishedSetup::alive()
             ->orderBy('id')
             ->get()
             ->unique(static fn (PublishedSetup $setup): string => $setup->group === null ? "setup {$setup->id}" : "group {$setup->edition_id} {$setup->group}")

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
+use App\Enums\Relation;
 use App\Enums\Tier;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -25,6 +26,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null       $wrong_at      the price, in units, at which it is
  * @property int|null       $would_change  the price, in units, that would change that
  * @property Tier           $readers       the lowest tier that may read it
+ * @property int|null       $carried_id    what published setup it takes up
+ * @property Relation|null  $relation      how
+ * @property PublishedSetup|null $carried
  * @property Plan           $plan
  * @property Instrument     $instrument
  * @property bool           $either_or     of its variants, the first that is filled ends the others
@@ -39,7 +43,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class, 'either_or' => 'boolean'];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class, 'either_or' => 'boolean', 'relation' => Relation::class];
     }
 
     /** @return BelongsTo<Plan, $this> */
@@ -60,9 +64,21 @@ class Candidate extends Model
         return $this->hasMany(Setup::class)->orderBy('position');
     }
 
-    /** Whether it has a setup, and every one has entry and stop. */
+    /** @return BelongsTo<PublishedSetup, $this> */
+    public function carried(): BelongsTo
+    {
+        return $this->belongsTo(PublishedSetup::class, 'carried_id');
+    }
+
+    /** Whether it only tells again what is published already, and needs no setup of its own. */
+    public function stillStands(): bool
+    {
+        return $this->relation === Relation::Still;
+    }
+
+    /** Whether it still stands, or has a setup, and every one has entry and stop. */
     public function isPlanned(): bool
     {
-        return $this->setups->isNotEmpty() && $this->setups->every(static fn (Setup $setup): bool => $setup->draft()->isComplete());
+        return $this->stillStands() || ($this->setups->isNotEmpty() && $this->setups->every(static fn (Setup $setup): bool => $setup->draft()->isComplete()));
     }
 }

@@ -16,6 +16,7 @@ use Watchpost\Core\Outcomes\RunStore;
  *
  * @property int                  $id
  * @property int                  $published_setup_id
+ * @property bool                 $is_managed         with the author's updates applied
  * @property OutcomeStatus        $status
  * @property bool                 $is_over            later bars change nothing
  * @property int                  $as_of
@@ -31,7 +32,7 @@ class Outcome extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['status' => OutcomeStatus::class, 'is_over' => 'boolean', 'run' => 'array'];
+        return ['status' => OutcomeStatus::class, 'is_over' => 'boolean', 'is_managed' => 'boolean', 'run' => 'array'];
     }
 
     /** @return BelongsTo<PublishedSetup, $this> */

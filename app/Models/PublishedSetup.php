@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\Tier;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
@@ -22,7 +24,10 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Tier         $readers
  * @property Edition      $edition
  * @property Instrument   $instrument
- * @property Outcome|null $outcome
+ * @property Outcome|null $outcome as published
+ * @property Outcome|null $managed as managed, once there is an update
+ * @property Collection<int, Update> $updates in order
+ * @property Review|null  $review
  */
 class PublishedSetup extends Model
 {
@@ -60,7 +65,17 @@ class PublishedSetup extends Model
 
         return $this->group === null
             ? $alone
-            : self::query()->with(['edition', 'instrument', 'outcome'])->where(['edition_id' => $this->edition_id, 'group' => $this->group])->orderBy('id')->get();
+            : self::query()->with(['edition', 'instrument', 'outcome', 'managed'])->where(['edition_id' => $this->edition_id, 'group' => $this->group])->orderBy('id')->get();
+    }
+
+    /**
+     * Itself and the other ways in which its candidate was planned, in order.
+     *
+     * @return Collection<int, self>
+     */
+    public function ofSameIdea(): Collection
+    {
+        return self::query()->with(['edition', 'instrument', 'outcome', 'managed'])->where(['edition_id' => $this->edition_id, 'instrument_id' => $this->instrument_id])->orderBy('id')->get();
     }
 
     /** Whether it is the only one of its candidate, or the first of its variants: "3" or "3a". */
@@ -69,9 +84,43 @@ class PublishedSetup extends Model
         return preg_match('/[b-z]$/D', $this->key) !== 1;
     }
 
+    /** The number of its candidate within the edition: 3 of "3b". */
+    public function number(): int
+    {
+        return (int) $this->key;
+    }
+
     /** @return HasOne<Outcome, $this> */
     public function outcome(): HasOne
     {
-        return $this->hasOne(Outcome::class);
+        return $this->hasOne(Outcome::class)->where('is_managed', false);
+    }
+
+    /** @return HasOne<Outcome, $this> */
+    public function managed(): HasOne
+    {
+        return $this->hasOne(Outcome::class)->where('is_managed', true);
+    }
+
+    /** @return HasMany<Update, $this> */
+    public function updates(): HasMany
+    {
+        return $this->hasMany(Update::class)->orderBy('at')->orderBy('id');
+    }
+
+    /** @return HasOne<Review, $this> */
+    public function review(): HasOne
+    {
+        return $this->hasOne(Review::class);
+    }
+
+    /**
+     * Those of which something is still to come, as published or as managed.
+     *
+     * @return Builder<self>
+     */
+    public static function alive(): Builder
+    {
+        return self::query()->whereIn('id', Outcome::query()->where('is_over', false)->select('published_setup_id'));
     }
 }

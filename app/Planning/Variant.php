@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Enums\CandidateState;
+use App\Enums\Relation;
 use App\Models\Candidate;
 use App\Models\Setup;
 use Illuminate\Validation\ValidationException;
@@ -44,6 +45,10 @@ final readonly class Variant
             // who plans a candidate keeps it, also one that was passed before
             if ($this->candidate->state !== CandidateState::Kept) {
                 $this->candidate->update(['state' => CandidateState::Kept, 'reason' => '']);
+            }
+            // with a setup of its own it is no longer told by reference alone
+            if ($this->candidate->stillStands()) {
+                $this->candidate->update(['relation' => Relation::Continues]);
             }
         });
     }

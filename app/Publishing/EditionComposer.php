@@ -14,6 +14,7 @@ use App\Models\Candidate;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\PublishedSetup;
 use App\Models\Setup;
 use App\Planning\Checklists;
 use App\Planning\GoodUntil;
@@ -38,8 +39,9 @@ use Watchpost\Core\Setups\Setup as CoreSetup;
  * @phpstan-type CheckPart array{text: string, standing: string, value?: string}
  * @phpstan-type SetupPart array{key: string, name?: string, kind?: string, checklist?: list<CheckPart>, sentence: string, option?: OptionState, rules: array<string, mixed>, risk: string, targets_r: list<string>}
  * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
+ * @phpstan-type CarriedPart array{relation: string, edition: int, seal: string, setups: non-empty-list<array{key: string, name?: string, sentence: string}>}
  * @phpstan-type CandidatePart array{
- *     instrument: InstrumentPart, state: string, reason: string, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
+ *     instrument: InstrumentPart, state: string, reason: string, carried?: CarriedPart, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
  *     levels: list<LevelPart>, setups?: non-empty-list<SetupPart>
  * }
  * @phpstan-type Document array{
@@ -55,7 +57,7 @@ final readonly class EditionComposer
     /** Day bars behind a checklist. */
     private const CHECKED_ON = 300;
 
-    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader, private Checklists $checklists, private ChartBuilder $charts)
+    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader, private Checklists $checklists, private ChartBuilder $charts, private EditionReader $editions)
     {
     }
 
@@ -97,9 +99,9 @@ final readonly class EditionComposer
     {
         $parts = [];
         $number = 0;
-        foreach ($plan->candidates()->with(['instrument', 'setups.kind'])->whereKeyNot($leaveOut)->get() as $candidate) {
+        foreach ($plan->candidates()->with(['instrument', 'setups.kind', 'carried.edition'])->whereKeyNot($leaveOut)->get() as $candidate) {
             $part = $this->candidate($candidate, $plan);
-            $setups = $candidate->state === CandidateState::Kept ? $this->setups($candidate, $plan, ++$number, $publishedAt) : [];
+            $setups = $candidate->state === CandidateState::Kept && ! $candidate->stillStands() ? $this->setups($candidate, $plan, ++$number, $publishedAt) : [];
             if ($setups !== []) {
                 $part['setups'] = $setups;
             }
@@ -125,8 +127,13 @@ final readonly class EditionComposer
                 'currency' => $instrument->currency,
                 'group' => $instrument->group,
             ],
-            'state' => $candidate->state === CandidateState::Passed ? 'passed' : 'planned',
+            'state' => match (true) {
+                $candidate->state === CandidateState::Passed => 'passed',
+                $candidate->stillStands() => 'still',
+                default => 'planned',
+            },
             'reason' => $candidate->reason,
+            ...$this->carried($candidate),
             ...$this->thesis($candidate),
             ...($candidate->state === CandidateState::Passed ? ['no_trade' => $candidate->no_trade->value] : []),
             ...($candidate->would_change === null ? [] : ['would_change' => $grid->format($candidate->would_change)]),
@@ -134,6 +141,26 @@ final readonly class EditionComposer
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => $this->levels($plan, $instrument),
         ];
+    }
+
+    /**
+     * What it takes up of an earlier edition, by reference.
+     *
+     * @return array{carried?: CarriedPart}
+     */
+    private function carried(Candidate $candidate): array
+    {
+        $published = $candidate->carried;
+        if ($published === null || $candidate->relation === null || $candidate->state === CandidateState::Passed) {
+            return [];
+        }
+        $setups = array_values($published->ofSameIdea()->map(function (PublishedSetup $one): array {
+            $sealed = $this->editions->setup($one->edition, $one->key);
+
+            return ['key' => $one->key, ...($sealed->name === '' ? [] : ['name' => $sealed->name]), 'sentence' => $sealed->sentence];
+        })->all());
+
+        return $setups === [] ? [] : ['carried' => ['relation' => $candidate->relation->value, 'edition' => $published->edition->number, 'seal' => $published->edition->seal, 'setups' => $setups]];
     }
 
     /**

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\CarriedData;
 use App\Data\ChecklistLineData;
 use App\Data\EditionData;
 use App\Data\EditionLevelData;
 use App\Data\EditionPartData;
 use App\Data\EditionSetupData;
 use App\Data\FigureData;
+use App\Data\FollowedData;
+use App\Data\OutcomeData;
 use App\Data\TargetData;
 use App\Data\ThesisData;
+use App\Data\UpdateData;
 use Watchpost\Core\Setups\Checklist\Standing;
 use Watchpost\Core\Setups\Side;
 
@@ -42,6 +46,9 @@ final class EditionMarkdown
         $blocks = ["## {$part->symbol} ".self::plain($part->name), "{$part->kind}, last {$part->lastClose} {$part->currency}."];
         if ($part->passed) {
             return [...$blocks, self::plain($part->verdict)];
+        }
+        if ($part->carried !== null) {
+            array_push($blocks, ...self::carried($part->carried));
         }
         foreach ($part->setups as $setup) {
             array_push($blocks, ...$this->setup($setup));
@@ -79,11 +86,32 @@ final class EditionMarkdown
         if ($setup->option !== null) {
             $blocks[] = 'In options: '.self::plain($setup->option->sentence);
         }
-        if ($setup->outcome !== null) {
-            $blocks[] = "Since then, as of {$setup->outcome->asOf}: {$setup->outcome->label}".($setup->outcome->r === null ? '' : ", {$setup->outcome->r} R").'.';
+
+        return [...$blocks, ...($setup->followed === null ? [] : self::followed($setup->followed))];
+    }
+
+    /** @return list<string> */
+    private static function carried(CarriedData $carried): array
+    {
+        $blocks = [];
+        foreach ($carried->setups as $setup) {
+            $blocks[] = ucfirst($carried->relation->words())." (edition {$carried->edition}, setup {$setup->key}): ".self::plain($setup->sentence);
+            array_push($blocks, ...($setup->followed === null ? [] : self::followed($setup->followed)));
         }
 
         return $blocks;
+    }
+
+    /** @return list<string> */
+    private static function followed(FollowedData $followed): array
+    {
+        $told = static fn (OutcomeData $outcome): string => $outcome->label.($outcome->r === null ? '' : ", {$outcome->r} R").'.';
+
+        return [
+            "Since then, as of {$followed->outcome->asOf}: {$told($followed->outcome)}",
+            ...($followed->managed === null ? [] : ["As managed: {$told($followed->managed)}"]),
+            implode("\n", array_map(static fn (UpdateData $update): string => "- {$update->when}: {$update->what}".($update->text === '' ? '' : ': '.self::plain($update->text)).($update->noEffect === null ? '' : ' ('.self::plain($update->noEffect).')'), $followed->updates)),
+        ];
     }
 
     private function thesis(ThesisData $thesis): string

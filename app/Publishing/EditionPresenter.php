@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Clock\TimeLabel;
+use App\Data\CarriedData;
+use App\Data\CarriedSetupData;
 use App\Data\ChartData;
 use App\Data\ChecklistLineData;
 use App\Data\EditionData;
@@ -18,6 +20,7 @@ use App\Data\TargetData;
 use App\Data\ThesisData;
 use App\Enums\LevelGrade;
 use App\Enums\NoTrade;
+use App\Enums\Relation;
 use App\Enums\Tier;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
@@ -48,6 +51,7 @@ use Watchpost\Core\Setups\Target;
  *
  * @phpstan-import-type Document from EditionComposer
  * @phpstan-import-type CandidatePart from EditionComposer
+ * @phpstan-import-type CarriedPart from EditionComposer
  * @phpstan-import-type SetupPart from EditionComposer
  */
 final readonly class EditionPresenter
@@ -71,9 +75,22 @@ final readonly class EditionPresenter
      */
     public function edition(Edition $edition, Tier $tier, ?Account $account = null, bool $withCharts = true): EditionData
     {
-        $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'edition'])->get()->keyBy('key');
+        $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'managed', 'updates', 'edition'])->get()->keyBy('key');
 
         return $this->show($this->editions->document($edition), $tier, $edition->seal, $published, $account, $withCharts);
+    }
+
+    /** What an edition says of one setup alone, with its chart up to now. */
+    public function ofOne(PublishedSetup $one, Tier $tier): EditionPartData
+    {
+        $document = $this->editions->document($one->edition);
+        foreach ($document['candidates'] as $candidate) {
+            $setups = array_values(array_filter($candidate['setups'] ?? [], static fn (array $setup): bool => $setup['key'] === $one->key));
+            if ($setups !== [] && $tier->reads(Tier::from($candidate['readers']))) {
+                return $this->part($document, $candidate, [$this->setup($document, $candidate, $setups[0], $one, $one->instrument, null)], $this->chart($candidate, $one->instrument, $one->edition->published_at), $one->instrument);
+            }
+        }
+        throw new \OutOfBoundsException("Edition {$one->edition->number} has no setup {$one->key} that may be read.");
     }
 
     /** @param Document $document not sealed yet */
@@ -85,7 +102,7 @@ final readonly class EditionPresenter
     public function link(Edition $edition, Tier $tier): EditionLinkData
     {
         $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setups']) && $tier->reads(Tier::from($part['readers'])));
-        $outcomes = Outcome::query()->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
+        $outcomes = Outcome::query()->where('is_managed', false)->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
         $standing = [];
         foreach (OutcomeStatus::cases() as $status) {
             $count = $outcomes->where('status', $status)->count();
@@ -141,7 +158,7 @@ final readonly class EditionPresenter
     /** @param CandidatePart $candidate */
     private function chart(array $candidate, ?Instrument $instrument, int $publishedAt): ?ChartData
     {
-        return $candidate['state'] === 'passed' || $instrument === null
+        return $candidate['state'] !== 'planned' || $instrument === null
             ? null
             : $this->charts->chart($instrument, self::CHART_SESSIONS, ChartSettings::usual(), publishedAt: $publishedAt);
     }
@@ -178,10 +195,32 @@ final readonly class EditionPresenter
             self::thesis($candidate),
             $setups,
             isset($first['rules']['group']),
+            isset($candidate['carried']) ? $this->carried($candidate['carried']) : null,
             $chart,
             $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
             $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $sealed),
         );
+    }
+
+    /**
+     * What is told by reference, with what has become of it.
+     *
+     * @param CarriedPart $carried
+     */
+    private function carried(array $carried): CarriedData
+    {
+        $edition = Edition::query()->where('number', $carried['edition'])->first();
+        $outcomes = [];
+        foreach ($edition?->publishedSetups()->with(['instrument', 'outcome', 'managed', 'updates', 'edition'])->whereIn('key', array_column($carried['setups'], 'key'))->get() ?? [] as $published) {
+            $outcomes[$published->key] = $this->outcomes->followed($published, $this->editions->setup($published->edition, $published->key));
+        }
+
+        return new CarriedData(Relation::from($carried['relation']), $carried['edition'], array_map(static fn (array $setup): CarriedSetupData => new CarriedSetupData(
+            $setup['key'],
+            $setup['name'] ?? '',
+            $setup['sentence'],
+            $outcomes[$setup['key']] ?? null,
+        ), $carried['setups']));
     }
 
     /** @param CandidatePart $candidate */
@@ -204,7 +243,6 @@ final readonly class EditionPresenter
         $grid = $sealed->grid;
         $close = $grid->units($candidate['last_close']);
         $scale = $setup->rScale($close);
-        $outcome = $published?->outcome;
 
         return new EditionSetupData(
             $part['key'],
@@ -225,7 +263,7 @@ final readonly class EditionPresenter
             $account === null || $instrument === null || $close === null ? [] : $this->sizes->figures($instrument, new PlanFigures($setup, $close), $account),
             new RScaleData($grid->toFloat($scale->entry), $grid->toFloat($scale->stop)),
             StripData::of(RStrip::planned($setup->side, $scale, array_map(static fn (Target $target): int => $target->price, $setup->targets), $close)),
-            $published === null || $outcome === null ? null : $this->outcomes->present($published, $sealed, $outcome),
+            $published === null ? null : $this->outcomes->followed($published, $sealed),
         );
     }
 }

@@ -25,7 +25,7 @@ use Watchpost\Core\Verification\Verifier;
  * Everything anyone needs to recompute an edition: its sealed document, what the record claims of each of its setups, the
  * sessions and splits, and the bars they were judged on.
  *
- * @phpstan-type Claim array{as_of: string, from: string, outcome: array<string, mixed>}
+ * @phpstan-type Claim array{as_of: string, from: string, outcome: array<string, mixed>, managed?: array<string, mixed>}
  */
 final readonly class Evidence
 {
@@ -44,8 +44,9 @@ final readonly class Evidence
     /** @return array<string, mixed> in the form of docs/formats.md, Verifying an edition */
     public function of(Edition $edition): array
     {
-        $claims = $sessions = $splits = [];
+        $claims = $sessions = $splits = $updates = [];
         foreach ($this->setups($edition) as $published) {
+            $updates[$published->key] = array_values($published->updates->whereNull('refused_because')->map->toRules()->all());
             $instrument = $published->instrument;
             $claims[$published->key] = $this->claim($published);
             $calendar = $this->calendars->of($instrument);
@@ -64,7 +65,7 @@ final readonly class Evidence
             'claims' => (object) $claims,
             'sessions' => (object) $sessions,
             'splits' => (object) array_filter($splits),
-        ];
+        ] + (array_filter($updates) === [] ? [] : ['updates' => (object) array_filter($updates)]);
     }
 
     /** @return \Generator<list<string>> the lines of a file of bars, its columns first */
@@ -109,16 +110,18 @@ final readonly class Evidence
     /** @return iterable<PublishedSetup> those that were evaluated */
     private function setups(Edition $edition): iterable
     {
-        return $edition->publishedSetups()->with(['edition', 'instrument', 'outcome'])->whereHas('outcome')->orderBy('id')->get();
+        return $edition->publishedSetups()->with(['edition', 'instrument', 'outcome', 'managed', 'updates'])->whereHas('outcome')->orderBy('id')->get();
     }
 
     /** @return Claim */
     private function claim(PublishedSetup $published): array
     {
-        [, $outcome] = $this->runs->told($published, $this->editions->setup($published->edition, $published->key), self::row($published));
+        $sealed = $this->editions->setup($published->edition, $published->key);
+        [, $outcome] = $this->runs->told($published, $sealed, self::row($published));
         [$from, $asOf] = $this->span($published);
 
-        return ['as_of' => Instant::format($asOf), 'from' => Instant::format($from), 'outcome' => $outcome->toArray()];
+        return ['as_of' => Instant::format($asOf), 'from' => Instant::format($from), 'outcome' => $outcome->toArray()]
+            + ($published->managed === null ? [] : ['managed' => $this->runs->told($published, $sealed, $published->managed)[1]->toArray()]);
     }
 
     /** @return array{int, int} from the first bar that was fed to the last evaluation */

@@ -11,6 +11,7 @@ use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\PublishedSetup;
 use App\Models\Setup;
 use App\Planning\Exposure;
 use App\Planning\GoodUntil;
@@ -40,7 +41,7 @@ final readonly class PublicationCheck
     public function lines(Plan $plan): array
     {
         $lines = [];
-        $candidates = $plan->candidates()->with(['instrument', 'setups'])->get();
+        $candidates = $plan->candidates()->with(['instrument', 'setups', 'carried.edition'])->get();
         $session = $this->calendar->session($plan->session_date);
         if ($session === null || $session->open <= $this->clock->moment()) {
             $lines[] = new CheckLineData(true, 'The session of this plan has opened already: a plan comes before its session.', null);
@@ -67,6 +68,11 @@ final readonly class PublicationCheck
         }
         if ($candidate->state === CandidateState::New) {
             return [new CheckLineData(true, "{$symbol} is neither kept nor passed.", $candidate->id)];
+        }
+        if ($candidate->stillStands()) {
+            $isAlive = $candidate->carried !== null && PublishedSetup::alive()->whereKey($candidate->carried->ofSameIdea()->modelKeys())->exists();
+
+            return $isAlive ? [] : [new CheckLineData(true, "{$symbol} is told as still standing, but is over since: plan it anew, or pass it with a reason.", $candidate->id)];
         }
         if ($candidate->setups->isEmpty()) {
             return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];

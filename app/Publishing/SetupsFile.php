@@ -36,9 +36,9 @@ final class SetupsFile
                     $part->currency,
                     $setup->goodUntil,
                     $setup->sentence,
-                    $setup->outcome->status->value ?? '',
-                    $setup->outcome->r ?? '',
-                    $setup->outcome->asOf ?? '',
+                    $setup->followed->outcome->status->value ?? '',
+                    $setup->followed->outcome->r ?? '',
+                    $setup->followed->outcome->asOf ?? '',
                 ];
             }
         }

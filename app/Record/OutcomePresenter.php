@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Clock\TimeLabel;
+use App\Data\FollowedData;
 use App\Data\OutcomeData;
 use App\Data\OutcomeEventData;
 use App\Data\StripData;
+use App\Data\UpdateData;
 use App\Market\BarRepository;
 use App\Models\BarCorrection;
 use App\Models\Instrument;
 use App\Models\Outcome as OutcomeRow;
 use App\Models\PublishedSetup;
+use App\Models\Update;
 use App\Publishing\SplitNote;
 use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\PriceGrid;
@@ -33,6 +36,22 @@ final readonly class OutcomePresenter
         private JudgedBars $judged,
         private EventWords $words,
     ) {
+    }
+
+    /** A published setup as it was published, and if there is an update, as it was managed; null while it was never evaluated. */
+    public function followed(PublishedSetup $published, SealedSetup $sealed): ?FollowedData
+    {
+        return $published->outcome === null ? null : new FollowedData(
+            $this->present($published, $sealed, $published->outcome),
+            $published->managed === null ? null : $this->present($published, $sealed, $published->managed),
+            array_values($published->updates->map(fn (Update $update): UpdateData => new UpdateData(
+                $update->id,
+                $this->times->full($update->at),
+                UpdateWords::of($update),
+                $update->text,
+                $update->refused_because === null ? null : 'Had no effect: it '.rtrim($update->refused_because, '.').'.',
+            ))->all()),
+        );
     }
 
     public function present(PublishedSetup $published, SealedSetup $sealed, OutcomeRow $row): OutcomeData

@@ -33,14 +33,18 @@ final readonly class RecordPresenter
     public function rows(Tier $tier, ?string $kind = null, bool $firstOnly = false): array
     {
         $rows = [];
-        $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->orderByDesc('edition_id')->orderBy('id')
+        $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome', 'managed', 'updates'])->orderByDesc('edition_id')->orderBy('id')
             ->when($kind !== null, static fn (Builder $query) => $query->where('kind', $kind))
             ->get();
         foreach ($published as $setup) {
-            if ($setup->outcome === null || $this->isWithheld($setup, $tier) || ($firstOnly && ! $setup->isFirstVariant())) {
+            if ($this->isWithheld($setup, $tier) || ($firstOnly && ! $setup->isFirstVariant())) {
                 continue;
             }
             $sealed = $this->editions->setup($setup->edition, $setup->key);
+            $followed = $this->outcomes->followed($setup, $sealed);
+            if ($followed === null) {
+                continue;
+            }
             $rows[] = new RecordRowData(
                 $setup->edition->number,
                 $setup->key,
@@ -51,7 +55,7 @@ final readonly class RecordPresenter
                 $setup->kind,
                 $setup->instrument->name,
                 $sealed->sentence,
-                $this->outcomes->present($setup, $sealed, $setup->outcome),
+                $followed,
             );
         }
 
@@ -78,11 +82,11 @@ final readonly class RecordPresenter
     /** @param list<RecordRowData> $rows */
     public function totals(array $rows): RecordTotalsData
     {
-        $count = static fn (OutcomeStatus $status): int => count(array_filter($rows, static fn (RecordRowData $row): bool => $row->outcome->status === $status));
+        $count = static fn (OutcomeStatus $status): int => count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->status === $status));
         $realised = $open = BigDecimal::zero();
         foreach ($rows as $row) {
-            $realised = $realised->plus($row->outcome->rRealised ?? '0');
-            $open = $open->plus($row->outcome->rOpen ?? '0');
+            $realised = $realised->plus($row->followed->outcome->rRealised ?? '0');
+            $open = $open->plus($row->followed->outcome->rOpen ?? '0');
         }
 
         return new RecordTotalsData(
@@ -93,7 +97,7 @@ final readonly class RecordPresenter
             $count(OutcomeStatus::NotTriggered),
             $count(OutcomeStatus::Cancelled),
             $count(OutcomeStatus::Void),
-            count(array_filter($rows, static fn (RecordRowData $row): bool => $row->outcome->ambiguous)),
+            count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->ambiguous)),
             (string) $realised->toScale(2, RoundingMode::HALF_UP),
             (string) $open->toScale(2, RoundingMode::HALF_UP),
             $this->costs->label(),

@@ -23,6 +23,7 @@ use Watchpost\Core\Outcomes\SetupRun;
 use Watchpost\Core\Outcomes\SplitScale;
 use Watchpost\Core\Outcomes\Terms;
 use Watchpost\Core\Setups\Setup;
+use Watchpost\Core\Setups\Update;
 
 /** The runs of published setups: taken up where they were left, and told as of a moment. */
 final readonly class Runs
@@ -55,8 +56,9 @@ final readonly class Runs
         }
         $runs = [];
         foreach ($published->together() as $member) {
-            if ($member->outcome !== null) {
-                $runs[$member->id] = $member->id === $published->id ? $run : $this->left($this->editions->setup($member->edition, $member->key), $published->instrument, $member->outcome);
+            $other = $row->is_managed ? $member->managed : $member->outcome;
+            if ($other !== null) {
+                $runs[$member->id] = $member->id === $published->id ? $run : $this->left($this->editions->setup($member->edition, $member->key), $published->instrument, $other);
             }
         }
         $place = array_search($published->id, array_keys($runs), true);
@@ -75,17 +77,18 @@ final readonly class Runs
      *
      * @param list<SealedSetup>    $sealed
      * @param list<OutcomeRow|null> $rows   how each was left; null for one that was not evaluated yet
+     * @param list<list<Update>>    $updates that are applied to each; none to follow them as published
      *
      * @return list<SetupRun>
      */
-    public function takeUp(array $sealed, Instrument $instrument, array $rows): array
+    public function takeUp(array $sealed, Instrument $instrument, array $rows, array $updates = []): array
     {
         $runs = [];
         foreach ($sealed as $i => $one) {
             $row = $rows[$i] ?? null;
-            $terms = $this->terms($one, $instrument, $row === null ? null : $this->lastBarOf($row));
+            $terms = $this->terms($one, $instrument, $row === null ? null : $this->lastBarOf($row), updates: $updates[$i] ?? []);
             if ($row === null || ($row->run['form'] ?? 1) !== RunStore::FORM || $row->run['scale'] !== $terms->scale->published) {
-                return $this->begin($sealed, $instrument);
+                return $this->begin($sealed, $instrument, $updates);
             }
             $runs[] = RunStore::load($row->run, $one->setup, $terms);
         }
@@ -119,19 +122,23 @@ final readonly class Runs
     }
 
     /**
-     * @param list<SealedSetup> $sealed
+     * @param list<SealedSetup>  $sealed
+     * @param list<list<Update>> $updates
      *
      * @return list<SetupRun>
      */
-    private function begin(array $sealed, Instrument $instrument): array
+    private function begin(array $sealed, Instrument $instrument, array $updates): array
     {
         $first = min(array_map(fn (SealedSetup $one): int => $this->firstBarOf($one->setup, $instrument, $one->judgedOn), $sealed) ?: [0]);
 
-        return array_map(fn (SealedSetup $one): SetupRun => new SetupRun($one->setup, $this->terms($one, $instrument, $first)), $sealed);
+        return array_map(fn (SealedSetup $one, int $i): SetupRun => new SetupRun($one->setup, $this->terms($one, $instrument, $first, updates: $updates[$i] ?? [])), $sealed, array_keys($sealed));
     }
 
-    /** @param int|null $from the last bar that was fed, or the first that will be; null for a new run that looks back by itself */
-    private function terms(SealedSetup $sealed, Instrument $instrument, ?int $from, int $until = PHP_INT_MAX): Terms
+    /**
+     * @param int|null     $from    the last bar that was fed, or the first that will be; null for a new run that looks back by itself
+     * @param list<Update> $updates
+     */
+    private function terms(SealedSetup $sealed, Instrument $instrument, ?int $from, int $until = PHP_INT_MAX, array $updates = []): Terms
     {
         $setup = $sealed->setup;
         $calendar = $this->calendars->of($instrument);
@@ -149,6 +156,7 @@ final readonly class Runs
             $sealed->costs,
             new SplitScale($acting, array_values(array_filter($this->splits->of($instrument), static fn (Split $split): bool => $split->session < $first && ! in_array($split, $acting, true)))),
             new MarketBars($sealed->judgedOn),
+            $updates,
         );
     }
 

@@ -53,6 +53,12 @@ final class AuthorisationTest extends TestCase
         'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}/bars' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/review' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/review/{published}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/review/{published}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/review/{published}/carry' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/review/{published}/let-go' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/review/{published}/updates' => ['sign-in', 'no', 'no', 'no', 'in'],
         'GET plan/market' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/market/settings' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/market/events/{event}' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -140,7 +146,7 @@ final class AuthorisationTest extends TestCase
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{kind}' => (string) $kind->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }

@@ -145,7 +145,7 @@ final class ImportTest extends TestCase
         $correction = BarCorrection::query()->sole();
         $stored = DB::table('bars')->where(['instrument_id' => $correction->instrument_id, 'timeframe' => '5m', 'starts_at' => $correction->starts_at])->value('close');
         self::assertSame($correction->was[3], $stored, 'the figures it was judged on stay');
-        $this->get('/record')->assertInertia(fn ($page) => $page->where('rows.0.outcome.remarks.0', fn (string $remark): bool => str_contains($remark, 'told otherwise later') && str_contains($remark, $this->instrument('OAKL.Q')->grid()->format($correction->is[3]))));
+        $this->get('/record')->assertInertia(fn ($page) => $page->where('rows.0.followed.outcome.remarks.0', fn (string $remark): bool => str_contains($remark, 'told otherwise later') && str_contains($remark, $this->instrument('OAKL.Q')->grid()->format($correction->is[3]))));
         self::assertSame([0, 1], [$this->import(ImportKind::Bars, $text, ['timeFrame' => '5m'])->held_back, BarCorrection::query()->count()], 'told again, it is known');
     }
 

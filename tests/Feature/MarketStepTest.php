@@ -116,7 +116,7 @@ final class MarketStepTest extends TestCase
     public function testTheStanceGoesIntoThePlanAndTheEdition(): void
     {
         (new WriteBias())($this->plan(), 'Strength is bought on pullbacks.');
-        $this->actingAs($this->author)->get('/plan/market')->assertInertia(fn (AssertableInertia $page) => $page->where('plan.bias', 'Strength is bought on pullbacks.')->where('dayLine.0.done', true));
+        $this->actingAs($this->author)->get('/plan/market')->assertInertia(fn (AssertableInertia $page) => $page->where('plan.bias', 'Strength is bought on pullbacks.')->where('dayLine.1.done', true));
         $this->planned('OAKL.Q');
         self::assertStringContainsString('Strength is bought on pullbacks.', $this->publish()->document);
     }

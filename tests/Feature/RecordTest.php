@@ -4,24 +4,18 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Clock\MarketClock;
 use App\Data\OutcomeData;
 use App\Enums\Tier;
-use App\Market\BarStore;
-use App\Models\PublishedSetup;
 use App\Record\RecordPresenter;
-use App\Record\SetupEvaluator;
+use Tests\Played;
 use Tests\TestCase;
 use Tests\World;
-use Watchpost\Core\Market\Bar;
-use Watchpost\Core\Market\TimeFrame;
 
 /** The record over bars made for the case: the setup is a touch at 98 % of the last close, stop 96 %, target 103 %. */
 final class RecordTest extends TestCase
 {
+    use Played;
     use World;
-
-    private int $close;
 
     public function testASetupThatWaitsHasNoFigures(): void
     {
@@ -98,8 +92,8 @@ final class RecordTest extends TestCase
     {
         $this->after([[1.0, 1.0, 0.975, 0.99]]);
         $this->actingAs($this->harbour)->get('/editions/1')->assertInertia(fn ($page) => $page
-            ->where('edition.parts.0.setups.0.outcome.status', 'open')
-            ->where('edition.parts.0.setups.0.outcome.events.0.session', '2024-11-21')
+            ->where('edition.parts.0.setups.0.followed.outcome.status', 'open')
+            ->where('edition.parts.0.setups.0.followed.outcome.events.0.session', '2024-11-21')
             ->where('edition.parts.0.chart.publishedAfter', 27));
         $this->get('/editions')->assertInertia(fn ($page) => $page->where('editions.0.standing', '1 open')->where('editions.0.symbols', ['OAKL.Q']));
     }
@@ -113,23 +107,9 @@ final class RecordTest extends TestCase
     {
         $this->planned('OAKL.Q', entry: -0.02, stop: -0.04, target: 0.03);
         $this->publish();
-        $instrument = $this->instrument('OAKL.Q');
-        $this->close = (int) str_replace('.', '', $this->price('OAKL.Q', 0));
-        $open = (int) strtotime('2024-11-21T09:30:00Z');
-        app(BarStore::class)->add($instrument->id, TimeFrame::FiveMinutes, array_map(fn (array $bar, int $i): Bar => new Bar(
-            $open + 300 * $i,
-            $open + 300 * ($i + 1),
-            '2024-11-21',
-            (int) round($bar[0] * $this->close),
-            (int) round($bar[1] * $this->close),
-            (int) round($bar[2] * $this->close),
-            (int) round($bar[3] * $this->close),
-            100,
-        ), $bars, array_keys($bars)));
-        app(MarketClock::class)->moveTo((int) strtotime($until));
-        app(SetupEvaluator::class)->evaluate(PublishedSetup::query()->with(['edition', 'instrument'])->firstOrFail());
+        $this->play($bars, $until);
         $rows = app(RecordPresenter::class)->rows(Tier::Pilot);
 
-        return $rows[0]->outcome;
+        return $rows[0]->followed->outcome;
     }
 }

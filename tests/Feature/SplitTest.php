@@ -68,8 +68,8 @@ final class SplitTest extends TestCase
         $this->actingAs($this->author)->get('/editions/1')->assertInertia(fn ($page) => $page
             ->where('edition.parts.0.units', 4)
             ->where('edition.parts.0.splitNote', fn (string $note): bool => str_starts_with($note, 'Split 4 for 1 on Friday 22 November 2024: entry '))
-            ->where('edition.parts.0.setups.0.outcome.r', fn (string $r): bool => abs((float) $r) < 0.6)
-            ->where('edition.parts.0.setups.0.outcome.remarks.0', fn (string $remark): bool => str_contains($remark, 'R does not change')));
+            ->where('edition.parts.0.setups.0.followed.outcome.r', fn (string $r): bool => abs((float) $r) < 0.6)
+            ->where('edition.parts.0.setups.0.followed.outcome.remarks.0', fn (string $remark): bool => str_contains($remark, 'R does not change')));
     }
 
     private function split(): void

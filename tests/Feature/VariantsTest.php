@@ -100,7 +100,7 @@ final class VariantsTest extends TestCase
         $page->assertInertia(fn (AssertableInertia $page) => $page
             ->where('edition.parts.0.eitherOr', true)
             ->where('edition.parts.0.setups.1.name', 'second')
-            ->where('edition.parts.0.setups.1.outcome.events.0.what', static fn (string $what): bool => str_contains($what, 'other')));
+            ->where('edition.parts.0.setups.1.followed.outcome.events.0.what', static fn (string $what): bool => str_contains($what, 'other')));
         $this->get('/record')->assertInertia(fn (AssertableInertia $page) => $page->where('rows', static fn ($rows): bool => self::items($rows)->pluck('variant')->sort()->values()->all() === ['first', 'second']));
     }
 

@@ -137,12 +137,13 @@ final class WorkbenchTest extends TestCase
         $this->planned('OAKL.Q');
         $this->candidate('TARN.Q');
         $this->actingAs($this->author)->get('/plan/candidates')->assertInertia(fn ($page) => $page
-            ->where('dayLine.0.note', 'no stance yet')
-            ->where('dayLine.1.note', '1 of 2 undecided')
-            ->where('dayLine.2.note', '1 of 1 planned')
-            ->where('dayLine.2.done', true)
-            ->where('dayLine.3.note', 'not ready')
-            ->has('dayLine', 5));
+            ->where('dayLine.0.note', 'nothing published')
+            ->where('dayLine.1.note', 'no stance yet')
+            ->where('dayLine.2.note', '1 of 2 undecided')
+            ->where('dayLine.3.note', '1 of 1 planned')
+            ->where('dayLine.3.done', true)
+            ->where('dayLine.4.note', 'not ready')
+            ->has('dayLine', 6));
         $this->actingAs($this->pilot)->get('/editions')->assertInertia(fn ($page) => $page->where('dayLine', []));
     }
 

@@ -15,8 +15,8 @@ use App\Market\ChartSettings;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\MarketRun;
-use App\Models\Outcome;
 use App\Models\Plan;
+use App\Models\PublishedSetup;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\Variant;
@@ -50,7 +50,7 @@ final class Bench extends Command
             Plan::query()->whereNull('published_at')->delete();
             $this->publish($current->of($author), $half, $bars);
         }
-        $this->line(Edition::query()->count().' editions; '.Outcome::query()->where('is_over', false)->count().' setups to follow');
+        $this->line(Edition::query()->count().' editions; '.PublishedSetup::alive()->count().' setups to follow');
         $run = app(AdvanceMarket::class)->bySessions($author, 20);
         $this->measure('20 sessions played and the setups followed, through the queue', fn () => Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]));
         $run = MarketRun::query()->findOrFail($run->id);

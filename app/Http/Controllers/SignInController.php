@@ -44,6 +44,6 @@ final class SignInController extends Controller
     {
         $user = $request->user();
 
-        return redirect($user instanceof User && $user->can('plan') ? '/plan/market' : '/editions');
+        return redirect($user instanceof User && $user->can('plan') ? '/plan/review' : '/editions');
     }
 }

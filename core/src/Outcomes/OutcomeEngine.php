@@ -6,6 +6,7 @@ namespace Watchpost\Core\Outcomes;
 
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Setups\Update;
 
 /**
  * The one engine that says what happened to a setup. Bars are fed in time order; each is judged once, forward only,
@@ -37,6 +38,16 @@ final readonly class OutcomeEngine
         $this->open($run, $long);
         $this->inside($run, $long, $finer);
         $this->close($run, $long, $waited);
+    }
+
+    /**
+     * Whether an update that is made now could act on a setup as it stands; the run itself is left as it is.
+     *
+     * @throws InvalidInput when the setup is over, when there is nothing that the update could change, or when the rules refuse it
+     */
+    public function try(SetupRun $run, Update $update): void
+    {
+        $this->updates->try(clone $run, $update);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Watchpost\Core\Outcomes;
 
+use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\SessionBook;
@@ -38,10 +39,16 @@ final readonly class OutcomeRequest
     ) {
     }
 
-    /** @return list<Outcome> in the order of the setups */
-    public function answer(OutcomeEngine $engine): array
+    /**
+     * @param list<list<Update>> $updates of each setup for itself, in the order of the setups; none leaves those that act on all
+     *
+     * @return list<Outcome> in the order of the setups
+     *
+     * @throws InvalidInput when an update is one that the rules refuse
+     */
+    public function answer(OutcomeEngine $engine, array $updates = []): array
     {
-        $runs = $this->runs();
+        $runs = $this->runs($updates);
         $group = new GroupEngine($engine);
         foreach ($this->bars as $bar) {
             if ($bar->end <= $this->asOf) {
@@ -52,15 +59,20 @@ final readonly class OutcomeRequest
         return $group->outcomes($runs, $this->asOf);
     }
 
-    /** @return non-empty-list<SetupRun> one for each setup, before the first bar */
-    public function runs(): array
+    /**
+     * @param list<list<Update>> $updates of each setup for itself; none leaves those that act on all
+     *
+     * @return non-empty-list<SetupRun> one for each setup, before the first bar
+     */
+    public function runs(array $updates = []): array
     {
-        return array_map($this->run(...), $this->setups);
+        return array_map(fn (Setup $setup, int $i): SetupRun => $this->run($setup, $updates[$i] ?? $this->updates), $this->setups, array_keys($this->setups));
     }
 
-    private function run(Setup $setup): SetupRun
+    /** @param list<Update> $updates */
+    private function run(Setup $setup, array $updates): SetupRun
     {
-        return new SetupRun($setup, new Terms($this->grid, $this->base, $this->sessions, $this->costs, $this->scale($setup), $this->others, $this->updates));
+        return new SetupRun($setup, new Terms($this->grid, $this->base, $this->sessions, $this->costs, $this->scale($setup), $this->others, $updates));
     }
 
     /** A split acts on a setup that was published before its session opened; a session without bars acts from the next. */

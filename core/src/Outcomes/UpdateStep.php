@@ -23,6 +23,32 @@ final class UpdateStep
         }
     }
 
+    /**
+     * Act on a run that is thrown away, as if the next bar opened where the last one closed.
+     *
+     * @throws InvalidInput when the setup is over, when nothing is there to be changed, or when the rules refuse the update
+     */
+    public function try(SetupRun $run, Update $update): void
+    {
+        if ($update->kind === UpdateKind::Note) {
+            return;
+        }
+        if ($run->isOver()) {
+            throw new InvalidInput("{$update->path}.kind", 'comes too late: the setup is over');
+        }
+        if ($update->kind === UpdateKind::CancelWaiting && ! $run->isWaiting()) {
+            throw new InvalidInput("{$update->path}.kind", 'has nothing to cancel: no part of the entry waits');
+        }
+        if ($update->kind === UpdateKind::Exit && ! $run->position->isOpen()) {
+            throw new InvalidInput("{$update->path}.kind", 'has nothing to take off: no position is open');
+        }
+        if ($update->kind === UpdateKind::MoveTarget && isset($run->reached[($update->number ?? 0) - 1])) {
+            throw new InvalidInput("{$update->path}.number", "names target {$update->number}, which is reached");
+        }
+        $close = $run->lastBar->close ?? 0;
+        $this->act($run, $update, new Bar($update->at, $update->at, '', $close, $close, $close, $close, 0));
+    }
+
     private function act(SetupRun $run, Update $update, Bar $bar): void
     {
         match ($update->kind) {

@@ -24,7 +24,8 @@ final class UpdateReader
         return $updates;
     }
 
-    private static function one(Node $node, PriceGrid $grid): Update
+    /** @throws InvalidInput */
+    public static function one(Node $node, PriceGrid $grid): Update
     {
         $kind = UpdateKind::from($node->key('kind')->choice(array_column(UpdateKind::cases(), 'value')));
         $keys = $node->object(['at', 'kind', ...match ($kind) {

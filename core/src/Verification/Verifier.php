@@ -9,6 +9,7 @@ use Watchpost\Core\Json\CanonicalJson;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\OutcomeReader;
+use Watchpost\Core\Setups\UpdateReader;
 
 /**
  * Recomputes what an edition claims: its seal from its document, its place in the chain, and the outcome of every setup
@@ -16,10 +17,10 @@ use Watchpost\Core\Outcomes\OutcomeReader;
  *
  * Source: rules.md; docs/formats.md, Verifying an edition.
  *
- * @phpstan-type ClaimPart array{as_of: string, from: string, outcome: array<string, mixed>}
+ * @phpstan-type ClaimPart array{as_of: string, from: string, outcome: array<string, mixed>, managed?: array<string, mixed>}
  * @phpstan-type EvidencePart array{
  *     seal: string, edition: array<string, mixed>, claims: array<string, ClaimPart>, sessions: array<string, list<array{string, string, string}>>,
- *     splits: array<string, list<array{session: string, ratio: string}>>
+ *     splits: array<string, list<array{session: string, ratio: string}>>, updates?: array<string, list<array<string, mixed>>>
  * }
  */
 final readonly class Verifier
@@ -58,12 +59,12 @@ final readonly class Verifier
      */
     private static function parts(array $evidence, string $path): array
     {
-        $keys = Node::of($evidence, $path)->object(['format', 'seal', 'edition', 'claims', 'sessions', 'splits']);
+        $keys = Node::of($evidence, $path)->object(['format', 'seal', 'edition', 'claims', 'sessions', 'splits'], ['updates']);
         $keys['format']->choice([self::FORMAT]);
         $keys['seal']->text();
         $keys['edition']->entries();
         foreach ($keys['claims']->entries() as $claim) {
-            $claim->object(['as_of', 'from', 'outcome']);
+            $claim->object(['as_of', 'from', 'outcome'], ['managed']);
         }
 
         /** @var EvidencePart $evidence its parts were looked at; what they hold is read by the rules */
@@ -115,9 +116,14 @@ final readonly class Verifier
                 $key = $setup->key('key')->text();
                 $what = "setup {$key}, {$symbol}";
                 $claim = $one['claims'][$key] ?? null;
-                $findings[] = $claim === null
-                    ? new Finding($what, false, 'nothing is claimed of it')
-                    : $this->compare($what, $claim['outcome'], $this->outcome($one, $symbol, $candidate['instrument'], $setups, $place, $claim, $bars));
+                if ($claim === null) {
+                    $findings[] = new Finding($what, false, 'nothing is claimed of it');
+                    continue;
+                }
+                $findings[] = $this->compare($what, $claim['outcome'], $this->outcome($one, $symbol, $candidate['instrument'], $setups, $place, $claim, $bars, false));
+                if (isset($claim['managed'])) {
+                    $findings[] = $this->compare("{$what}, as managed", $claim['managed'], $this->outcome($one, $symbol, $candidate['instrument'], $setups, $place, $claim, $bars, true));
+                }
             }
         }
 
@@ -128,12 +134,13 @@ final readonly class Verifier
      * @param EvidencePart $one
      * @param list<Node>   $setups of the candidate
      * @param ClaimPart    $claim
+     * @param bool         $managed with the author's updates applied
      *
      * @return array<string, mixed>
      *
      * @throws InvalidInput
      */
-    private function outcome(array $one, string $symbol, Node $instrument, array $setups, int $place, array $claim, BarFile $bars): array
+    private function outcome(array $one, string $symbol, Node $instrument, array $setups, int $place, array $claim, BarFile $bars, bool $managed): array
     {
         $edition = $one['edition'];
         $rules = array_map(static fn (Node $setup): array => $setup->key('rules')->toArray(), $setups);
@@ -152,7 +159,14 @@ final readonly class Verifier
             'as_of' => $claim['as_of'],
         ] + ($others === [] ? [] : ['others' => $others]);
 
-        return OutcomeReader::read(Node::of($input, "edition.{$symbol}"))->answer($this->engine)[$place]->toArray();
+        $request = OutcomeReader::read(Node::of($input, "edition.{$symbol}"));
+        $updates = ! $managed ? [] : array_map(static function (Node $setup) use ($one, $request): array {
+            $key = $setup->key('key')->text();
+
+            return isset($one['updates'][$key]) ? UpdateReader::read(Node::of($one['updates'], 'updates')->key($key), $request->grid) : [];
+        }, $setups);
+
+        return $request->answer($this->engine, $updates)[$place]->toArray();
     }
 
     /**

@@ -1,19 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import PriceChart from '@/chart/PriceChart.vue';
-import { marksOf, stillLine, type PriceLine } from '@/chart/lines';
-import { panesHeight } from '@/chart/panes';
-import { lastBars, near, priceScale } from '@/chart/scales';
 import { signed } from '@/lib/price';
 import { useWidth } from '@/lib/width';
-import type { EditionData, EditionPartData, EditionSetupData } from '@/types/data';
+import type { EditionData, EditionSetupData, Relation } from '@/types/data';
 import { STANDING, standingOf } from '@/lib/checklist';
+import EditionChart from './EditionChart.vue';
+import FollowedFacts from './FollowedFacts.vue';
 import OptionFacts from './OptionFacts.vue';
-import OutcomeFacts from './OutcomeFacts.vue';
 import RStrip from './RStrip.vue';
 
 /** A published edition, or the preview of one, as its readers see it. */
-const props = defineProps<{ edition: EditionData }>();
+defineProps<{ edition: EditionData }>();
 
 const sheet = ref<HTMLElement>();
 const width = useWidth(sheet, 700);
@@ -22,83 +19,14 @@ const chartWidth = computed(() => (narrow.value ? width.value : Math.round(width
 const chartHeight = computed(() => (narrow.value ? 260 : 320));
 const bars = computed(() => (narrow.value ? 45 : 75));
 
-const drawn = computed(() =>
-    props.edition.parts.map((part) => {
-        if (part.chart === null) {
-            return { part, view: null };
-        }
-        const window = lastBars(part.chart, bars.value);
-        const lines = linesOf(part);
-        const y = priceScale(
-            part.chart,
-            window,
-            near(
-                part.chart,
-                window,
-                lines.map((line) => line.value),
-            ),
-            chartHeight.value - 20 - panesHeight(part.chart),
-        );
-        return {
-            part,
-            view: {
-                chart: part.chart,
-                window,
-                lines,
-                y,
-                marks: marksOf(part.setups.flatMap((setup) => setup.outcome?.events ?? [])),
-            },
-        };
-    }),
-);
-
-function linesOf(part: EditionPartData): PriceLine[] {
-    // as published, drawn on the scale of today
-    const line = (
-        kind: PriceLine['kind'],
-        key: string,
-        price: string,
-        label: string,
-        side: PriceLine['side'] = null,
-    ): PriceLine => stillLine(kind, key, price, label, side, Number(price) / part.units);
-    return [
-        ...part.levels.map((level, i): PriceLine => ({
-            ...line('level', `level-${i}`, level.price, ''),
-            low: level.low / part.units,
-            high: level.high / part.units,
-            grade: level.grade,
-        })),
-        ...shared(
-            part.setups.flatMap((setup) => [
-                ...setup.entries.map((price, i) => ({
-                    of: setup.name,
-                    line: line('entry', `entry-${setup.key}-${i}`, price, i === 0 ? 'entry' : `entry ${i + 1}`, setup.side),
-                })),
-                { of: setup.name, line: line('stop', `stop-${setup.key}`, setup.stop, 'stop', setup.side) },
-                ...setup.targets.map((target, i) => ({
-                    of: setup.name,
-                    line: line('target', `target-${setup.key}-${i}`, target.price, `target ${i + 1}`, setup.side),
-                })),
-            ]),
-        ),
-    ];
-}
-
-/** A stop or target that variants share is drawn once; what belongs to one alone bears its name. */
-function shared(lines: { of: string; line: PriceLine }[]): PriceLine[] {
-    const same = new Map<string, { of: string; line: PriceLine }[]>();
-    for (const one of lines) {
-        const key = `${one.line.kind} ${one.line.price} ${one.line.side}`;
-        same.set(key, [...(same.get(key) ?? []), one]);
-    }
-    return [...same.values()].flatMap(([first, ...others]) =>
-        first === undefined
-            ? []
-            : [others.length > 0 || first.of === '' ? first.line : { ...first.line, label: `${first.line.label}, ${first.of}` }],
-    );
-}
-
 const kindOf = (setup: EditionSetupData): string => capital(setup.name === '' ? setup.kind : `${setup.name}: ${setup.kind}`);
+const RELATION: Record<Relation, string> = {
+    still: 'Still stands, as published in',
+    continues: 'Continues what was published in',
+    replaces: 'Replaces what was published in',
+    adds_to: 'Adds to what was published in',
+};
+
 /** A setup that says more than this is told line by line too. */
 const LONG = 4;
 
@@ -118,7 +46,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
             </header>
             <p v-if="edition.bias" class="bias">{{ edition.bias }}</p>
 
-            <section v-for="{ part, view } in drawn" :key="part.symbol" class="part">
+            <section v-for="part in edition.parts" :key="part.symbol" class="part">
                 <header>
                     <h2>
                         {{ part.symbol }} <span>{{ part.name }}</span>
@@ -127,6 +55,22 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 </header>
                 <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
                 <template v-else>
+                    <section v-if="part.carried" class="carried" :aria-label="`${part.symbol} in an earlier edition`">
+                        <h3>
+                            {{ RELATION[part.carried.relation] }}
+                            <a :href="`/editions/${part.carried.edition}`">edition {{ part.carried.edition }}</a>
+                        </h3>
+                        <template v-for="setup in part.carried.setups" :key="setup.key">
+                            <p class="sentence">
+                                <b v-if="setup.name">{{ capital(setup.name) }}:</b> {{ setup.sentence }}
+                            </p>
+                            <FollowedFacts
+                                v-if="setup.followed"
+                                :followed="setup.followed"
+                                :strip-width="Math.min(280, width - 40)"
+                            />
+                        </template>
+                    </section>
                     <p v-for="setup in part.setups" :key="setup.key" class="sentence">
                         <b v-if="setup.name">{{ capital(setup.name) }}:</b> {{ setup.sentence }}
                     </p>
@@ -182,21 +126,9 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                             <dd>{{ part.thesis.conviction }} of 5</dd>
                         </template>
                     </dl>
-                    <p v-if="part.splitNote && !part.setups[0]?.outcome" class="muted">{{ part.splitNote }}</p>
-                    <div class="columns">
-                        <PriceChart
-                            v-if="view"
-                            :chart="view.chart"
-                            :window="view.window"
-                            :y="view.y"
-                            :width="chartWidth"
-                            :height="chartHeight"
-                            :lines="view.lines"
-                            :scale="null"
-                            :name="`${part.symbol} ${part.name}`"
-                            :marks="view.marks"
-                            tags
-                        />
+                    <p v-if="part.splitNote && !part.setups[0]?.followed" class="muted">{{ part.splitNote }}</p>
+                    <div v-if="part.chart || part.levels.length > 0" class="columns">
+                        <EditionChart :part="part" :bars="bars" :width="chartWidth" :height="chartHeight" />
                         <div class="figures">
                             <table v-if="part.setups.length > 0 || part.levels.length > 0">
                                 <caption class="visually-hidden">
@@ -244,7 +176,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 </tbody>
                             </table>
                             <template v-for="setup in part.setups" :key="setup.key">
-                                <RStrip v-if="!setup.outcome" :strip="setup.planned" :width="260" labels />
+                                <RStrip v-if="!setup.followed" :strip="setup.planned" :width="260" labels />
                             </template>
                         </div>
                     </div>
@@ -257,9 +189,9 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 above.
                             </p>
                         </section>
-                        <section v-if="setup.outcome" class="since" :aria-label="`What happened since to ${part.symbol}`">
+                        <section v-if="setup.followed" class="since" :aria-label="`What happened since to ${part.symbol}`">
                             <h3>What happened since{{ setup.name ? `, ${setup.name}` : '' }}</h3>
-                            <OutcomeFacts :outcome="setup.outcome" :strip-width="Math.min(280, width - 40)" />
+                            <FollowedFacts :followed="setup.followed" :strip-width="Math.min(280, width - 40)" />
                         </section>
                     </template>
                 </template>
@@ -445,6 +377,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 }
 .since h3 {
     margin-bottom: 6px;
+    font: 650 15px/20px var(--serif);
+}
+.carried {
+    margin-top: 10px;
+    padding: 10px 12px;
+    border-left: 3px double var(--hair-2);
+}
+.carried h3 {
     font: 650 15px/20px var(--serif);
 }
 .withheld {

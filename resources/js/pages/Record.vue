@@ -4,7 +4,7 @@ import Checkbox from 'primevue/checkbox';
 import Select from 'primevue/select';
 import { computed, ref } from 'vue';
 import AppShell from '@/components/AppShell.vue';
-import OutcomeFacts from '@/components/OutcomeFacts.vue';
+import FollowedFacts from '@/components/FollowedFacts.vue';
 import RStrip from '@/components/RStrip.vue';
 import { useShortcuts } from '@/lib/keys';
 import { signed } from '@/lib/price';
@@ -49,7 +49,7 @@ function toggle(row: RecordRowData): void {
 }
 
 function firstEvent(row: RecordRowData, fill: boolean): string {
-    const events = row.outcome.events.filter((event) => event.price !== null && (fill ? event.isFill : event.isExit));
+    const events = row.followed.outcome.events.filter((event) => event.price !== null && (fill ? event.isFill : event.isExit));
     return events.map((event) => `${event.price}, ${event.when}`).join('; ');
 }
 
@@ -156,7 +156,7 @@ useShortcuts([
                         </th>
                     </tr>
                     <template v-for="row in group" :key="id(row)">
-                        <tr class="row" :class="row.outcome.status" @click="toggle(row)">
+                        <tr class="row" :class="row.followed.outcome.status" @click="toggle(row)">
                             <td class="what">
                                 <button type="button" class="symbol" :aria-expanded="open.has(id(row))" @click.stop="toggle(row)">
                                     <i
@@ -166,35 +166,37 @@ useShortcuts([
                                     />
                                     {{ row.symbol }}
                                 </button>
-                                <span :class="row.outcome.strip.side">{{
-                                    row.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
+                                <span :class="row.followed.outcome.strip.side">{{
+                                    row.followed.outcome.strip.side === 'long' ? '▲ long' : '▼ short'
                                 }}</span>
                                 <span v-if="row.variant || row.kind" class="variant">{{
                                     [row.variant, row.kind].filter((word) => word !== '').join(', ')
                                 }}</span>
                             </td>
                             <td class="status">
-                                {{ row.outcome.label }}
+                                {{ row.followed.outcome.label }}
                                 <span
-                                    v-if="row.outcome.ambiguous"
+                                    v-if="row.followed.outcome.ambiguous"
                                     class="look"
                                     title="The order of things within a bar was assumed"
                                     >assumed</span
                                 >
                             </td>
-                            <td class="strip"><RStrip :strip="row.outcome.strip" :width="210" /></td>
-                            <td v-if="row.outcome.missed" colspan="2" class="missed">{{ row.outcome.missed }}</td>
+                            <td class="strip"><RStrip :strip="row.followed.outcome.strip" :width="210" /></td>
+                            <td v-if="row.followed.outcome.missed" colspan="2" class="missed">
+                                {{ row.followed.outcome.missed }}
+                            </td>
                             <template v-else>
                                 <td class="fills" data-label="filled">{{ firstEvent(row, true) }}</td>
                                 <td class="exits" data-label="out">{{ firstEvent(row, false) }}</td>
                             </template>
                             <td class="num r" data-unit="R">
-                                <strong v-if="row.outcome.r !== null">{{ signed(row.outcome.r, 2) }}</strong>
+                                <strong v-if="row.followed.outcome.r !== null">{{ signed(row.followed.outcome.r, 2) }}</strong>
                             </td>
                             <td class="num percent" data-unit="%">
-                                {{ row.outcome.percent === null ? '' : signed(row.outcome.percent) }}
+                                {{ row.followed.outcome.percent === null ? '' : signed(row.followed.outcome.percent) }}
                             </td>
-                            <td class="num held">{{ row.outcome.sessionsHeld ?? '' }}</td>
+                            <td class="num held">{{ row.followed.outcome.sessionsHeld ?? '' }}</td>
                         </tr>
                         <tr v-if="open.has(id(row))" class="details">
                             <td colspan="8">
@@ -202,8 +204,8 @@ useShortcuts([
                                     <p class="sentence">
                                         <strong>{{ row.name }}.</strong> {{ row.sentence }}
                                     </p>
-                                    <OutcomeFacts :outcome="row.outcome" :strip-width="300" />
-                                    <p class="muted">As of {{ row.outcome.asOf }}.</p>
+                                    <FollowedFacts :followed="row.followed" :strip-width="300" />
+                                    <p class="muted">As of {{ row.followed.outcome.asOf }}.</p>
                                 </div>
                             </td>
                         </tr>

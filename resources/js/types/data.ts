@@ -38,7 +38,13 @@ export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_m
 
 export type ReactionKind = 'held' | 'broke' | 'undecided' | 'untouched';
 
+export type ReasonJudgement = 'held' | 'partly' | 'failed';
+
 export type RehearsalScope = 'instrument' | 'group';
+
+export type Relation = 'still' | 'continues' | 'replaces' | 'adds_to';
+
+export type ResultJudgement = 'deserved' | 'lucky' | 'unlucky';
 
 export type Role = 'author' | 'assistant' | 'subscriber';
 
@@ -59,6 +65,8 @@ export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo'
 export type TouchKind = 'held' | 'broke' | 'role_change';
 
 export type TriggerKind = 'touch' | 'break' | 'close_beyond' | 'retest' | 'overshoot' | 'open' | 'market';
+
+export type UpdateKind = 'move_stop' | 'move_target' | 'cancel_waiting' | 'exit' | 'note';
 
 export type VariantKind = 'patient' | 'longer' | 'other_side' | 'copy';
 
@@ -138,6 +146,19 @@ export interface CandidateLinkData {
     symbol: string;
     state: CandidateState;
     setupNote: string;
+}
+
+export interface CarriedData {
+    relation: Relation;
+    edition: number;
+    setups: CarriedSetupData[];
+}
+
+export interface CarriedSetupData {
+    key: string;
+    name: string;
+    sentence: string;
+    followed: FollowedData | null;
 }
 
 export interface ChartData {
@@ -299,6 +320,7 @@ export interface EditionPartData {
     thesis: ThesisData | null;
     setups: EditionSetupData[];
     eitherOr: boolean;
+    carried: CarriedData | null;
     chart: ChartData | null;
     units: number;
     splitNote: string | null;
@@ -323,7 +345,7 @@ export interface EditionSetupData {
     size: FigureData[];
     scale: RScaleData;
     planned: StripData;
-    outcome: OutcomeData | null;
+    followed: FollowedData | null;
 }
 
 export interface ExchangeData {
@@ -359,6 +381,12 @@ export interface FigureData {
     label: string;
     value: string;
     note: string;
+}
+
+export interface FollowedData {
+    outcome: OutcomeData;
+    managed: OutcomeData | null;
+    updates: UpdateData[];
 }
 
 export interface FoundLevelData {
@@ -839,7 +867,7 @@ export interface RecordRowData {
     kind: string;
     name: string;
     sentence: string;
-    outcome: OutcomeData;
+    followed: FollowedData;
 }
 
 export interface RecordTotalsData {
@@ -919,6 +947,57 @@ export interface RetiredLevelData {
     origin: string;
     retiredOn: string;
     because: string;
+}
+
+export interface ReviewData {
+    since: string;
+    groups: ReviewGroupData[];
+    closed: number;
+    realised: string | null;
+    best: string | null;
+    worst: string | null;
+    openCount: number;
+    open: string | null;
+    waiting: number;
+    notTriggered: number;
+    neverFilled: number;
+    levels: ReviewLevelData[];
+}
+
+export interface ReviewGroupData {
+    key: string;
+    label: string;
+    items: ReviewItemData[];
+}
+
+export interface ReviewItemData {
+    id: number;
+    edition: number;
+    key: string;
+    symbol: string;
+    company: string;
+    name: string;
+    kind: string;
+    publishedAt: string;
+    sentence: string;
+    followed: FollowedData;
+    reason: ReasonJudgement | null;
+    result: ResultJudgement | null;
+    note: string;
+    isLetGo: boolean;
+    offers: Relation[];
+    carried: Relation | null;
+    candidateId: number | null;
+    updates: UpdateOfferData[];
+    isSettled: boolean;
+}
+
+export interface ReviewLevelData {
+    symbol: string;
+    price: string;
+    origin: string;
+    kind: TouchKind;
+    session: string;
 }
 
 export interface SeasonData {
@@ -1041,6 +1120,21 @@ export interface TouchData {
     value: number;
     kind: TouchKind;
     beforeMarked: boolean;
+}
+
+export interface UpdateData {
+    id: number;
+    when: string;
+    what: string;
+    text: string;
+    noEffect: string | null;
+}
+
+export interface UpdateOfferData {
+    kind: UpdateKind;
+    label: string;
+    now: string;
+    number: number | null;
 }
 
 export interface VariantData {
