@@ -23,6 +23,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->web(append: [HandleInertiaRequests::class]);
         $middleware->redirectUsersTo('/');
+        // a mail program that unsubscribes has no session (RFC 8058); the address is signed
+        $middleware->validateCsrfTokens(except: ['unsubscribe/*']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->map(ModelNotFoundException::class, static fn (ModelNotFoundException $e): HttpException => new HttpException(404, 'It is not there any more.', $e));

@@ -101,6 +101,13 @@ return [
             'expire' => 60,
             'throttle' => 60,
         ],
+        // the way in for someone who was invited: seven days
+        'invitations' => [
+            'provider' => 'users',
+            'table' => env('AUTH_PASSWORD_RESET_TOKEN_TABLE', 'password_reset_tokens'),
+            'expire' => 7 * 24 * 60,
+            'throttle' => 0,
+        ],
     ],
 
     /*

@@ -16,7 +16,7 @@ return [
     |
     */
 
-    'default' => env('MAIL_MAILER', 'log'),
+    'default' => env('MAIL_MAILER', 'mailbox'),
 
     /*
     |--------------------------------------------------------------------------
@@ -38,6 +38,11 @@ return [
     */
 
     'mailers' => [
+
+        // stands in for a mail server: mails are read at /mailbox
+        'mailbox' => [
+            'transport' => 'mailbox',
+        ],
 
         'smtp' => [
             'transport' => 'smtp',

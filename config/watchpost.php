@@ -10,6 +10,9 @@ return [
     'feed' => env('WATCHPOST_FEED', 'simulator'),
     'feed_folder' => env('WATCHPOST_FEED_FOLDER', storage_path('app/private/feed')),
 
+    // Where webhooks go: "sink", a page of this application that stands in for their addresses, or "http".
+    'webhooks' => env('WATCHPOST_WEBHOOKS', 'sink'),
+
     // "stored": the clock stands until the market is played forward; "system": the time of this machine.
     'clock' => env('WATCHPOST_CLOCK', 'stored'),
 

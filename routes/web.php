@@ -15,18 +15,29 @@ use App\Http\Controllers\LevelHistoryController;
 use App\Http\Controllers\MarkController;
 use App\Http\Controllers\MarketController;
 use App\Http\Controllers\MarketRunController;
+use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\ReviewController;
+use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\SetupController;
 use App\Http\Controllers\SetupKindController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\StandInController;
+use App\Http\Controllers\SubscriberController;
+use App\Http\Controllers\UnsubscribeController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
     Route::get('sign-in', [SignInController::class, 'show'])->name('login');
     Route::post('sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::get('password', [PasswordController::class, 'forgotten']);
+    Route::post('password', [PasswordController::class, 'send'])->middleware('throttle:6,1');
+    Route::get('password/{token}', [PasswordController::class, 'show']);
+    Route::post('password/{token}', [PasswordController::class, 'store'])->middleware('throttle:12,1');
+    Route::get('invitations/{token}', [PasswordController::class, 'show']);
+    Route::post('invitations/{token}', [PasswordController::class, 'store'])->middleware('throttle:12,1');
 });
 
 Route::middleware('throttle:60,1')->prefix('feeds/{token}')->group(function (): void {
@@ -34,19 +45,34 @@ Route::middleware('throttle:60,1')->prefix('feeds/{token}')->group(function (): 
     Route::get('dates.ics', [FeedController::class, 'dates']);
 });
 
+Route::get('unsubscribe/{user}', [UnsubscribeController::class, 'show'])->name('unsubscribe')->middleware('signed');
+Route::post('unsubscribe/{user}', [UnsubscribeController::class, 'store'])->middleware('signed');
+
+// the stand-ins for a mail server and for the address of a webhook
+Route::get('mailbox', [StandInController::class, 'mailbox']);
+Route::get('mailbox/{mail}', [StandInController::class, 'mail']);
+Route::get('sink', [StandInController::class, 'sink']);
+
+// read by everyone, as their tier reads it; visitors have no account
+Route::get('/', [SignInController::class, 'home']);
+Route::get('editions', [EditionController::class, 'index']);
+Route::get('editions/{edition:number}', [EditionController::class, 'show']);
+Route::get('editions/{edition:number}/document', [EditionFileController::class, 'document']);
+Route::get('editions/{edition:number}/verify', [EditionController::class, 'verify']);
+Route::get('editions/{edition:number}/evidence', [EditionFileController::class, 'evidence']);
+Route::get('editions/{edition:number}/bars', [EditionFileController::class, 'bars']);
+Route::get('editions/{edition:number}/markdown', [EditionFileController::class, 'markdown']);
+Route::get('editions/{edition:number}/setups', [EditionFileController::class, 'setups']);
+Route::get('record', RecordController::class);
+
 Route::middleware('auth')->group(function (): void {
-    Route::get('/', [SignInController::class, 'home']);
     Route::post('sign-out', [SignInController::class, 'destroy']);
 
-    Route::get('editions', [EditionController::class, 'index']);
-    Route::get('editions/{edition:number}', [EditionController::class, 'show']);
-    Route::get('editions/{edition:number}/document', [EditionFileController::class, 'document']);
-    Route::get('editions/{edition:number}/verify', [EditionController::class, 'verify']);
-    Route::get('editions/{edition:number}/evidence', [EditionFileController::class, 'evidence']);
-    Route::get('editions/{edition:number}/bars', [EditionFileController::class, 'bars']);
-    Route::get('editions/{edition:number}/markdown', [EditionFileController::class, 'markdown']);
-    Route::get('editions/{edition:number}/setups', [EditionFileController::class, 'setups']);
-    Route::get('record', RecordController::class);
+    Route::get('settings', [SettingsController::class, 'show']);
+    Route::patch('settings/deliveries', [SettingsController::class, 'deliveries']);
+    Route::patch('settings/password', [SettingsController::class, 'password']);
+    Route::post('settings/sign-out-elsewhere', [SettingsController::class, 'signOutElsewhere']);
+    Route::delete('settings', [SettingsController::class, 'leave']);
     Route::patch('settings/account', AccountController::class);
     Route::post('settings/feeds', [FeedController::class, 'change']);
 
@@ -113,6 +139,19 @@ Route::middleware('auth')->group(function (): void {
         Route::post('plan/redo', [PlanController::class, 'redo']);
         Route::get('plan/publish', [PlanController::class, 'preview']);
         Route::post('plan/publish', [PlanController::class, 'publish'])->can('publish');
+    });
+
+    Route::middleware('can:keep-subscribers')->prefix('subscribers')->group(function (): void {
+        Route::get('/', [SubscriberController::class, 'index']);
+        Route::post('tiers', [SubscriberController::class, 'addTier']);
+        Route::patch('tiers/{tier}', [SubscriberController::class, 'changeTier']);
+        Route::delete('tiers/{tier}', [SubscriberController::class, 'removeTier']);
+        Route::post('/', [SubscriberController::class, 'invite']);
+        Route::get('roster', [SubscriberController::class, 'export']);
+        Route::post('roster', [SubscriberController::class, 'import']);
+        Route::post('deliveries/{delivery}', [SubscriberController::class, 'retry']);
+        Route::patch('{user}', [SubscriberController::class, 'change']);
+        Route::delete('{user}', [SubscriberController::class, 'remove']);
     });
 
     Route::middleware('can:keep-data')->prefix('data')->group(function (): void {

@@ -11,7 +11,6 @@ use App\Actions\PublishPlan;
 use App\Clock\MarketClock;
 use App\Enums\CandidateState;
 use App\Enums\Role;
-use App\Enums\Tier;
 use App\Feeds\SimulatedFeed;
 use App\Market\BarRepository;
 use App\Models\Candidate;
@@ -19,6 +18,7 @@ use App\Models\Edition;
 use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\Tier;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\Variant;
@@ -48,8 +48,8 @@ trait World
         $this->author = $this->person('maren', Role::Author);
         $this->assistant = $this->person('tobias', Role::Assistant);
         $this->assistant->update(['works_for_id' => $this->author->id]);
-        $this->pilot = $this->person('ines', Role::Subscriber, Tier::Pilot);
-        $this->harbour = $this->person('jonas', Role::Subscriber, Tier::Harbour);
+        $this->pilot = $this->person('ines', Role::Subscriber, 'pilot');
+        $this->harbour = $this->person('jonas', Role::Subscriber, 'harbour');
         foreach (QuayExchange::exchanges() as $calendar) {
             Exchange::list($calendar);
         }
@@ -73,9 +73,9 @@ trait World
         return self::FIRST_DATE;
     }
 
-    protected function person(string $name, Role $role, ?Tier $tier = null): User
+    protected function person(string $name, Role $role, ?string $tier = null): User
     {
-        return User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@watchpost.test", 'password' => 'lantern', 'role' => $role, 'tier' => $tier])->refresh();
+        return User::query()->create(['name' => ucfirst($name), 'email' => "{$name}@watchpost.test", 'password' => 'lantern', 'role' => $role, 'tier' => $tier, 'joined_at' => '2024-10-01 12:00:00'])->refresh();
     }
 
     protected function instrument(string $symbol): Instrument
@@ -103,7 +103,7 @@ trait World
     }
 
     /** A kept candidate with a whole setup: a break a little above price, unless told otherwise. */
-    protected function planned(string $symbol, float $entry = 0.005, float $stop = -0.03, float $target = 0.05, Tier $readers = Tier::Harbour): Candidate
+    protected function planned(string $symbol, float $entry = 0.005, float $stop = -0.03, float $target = 0.05, string $readers = Tier::VISITORS): Candidate
     {
         $candidate = $this->candidate($symbol);
         app(ChangeSetup::class)(new Variant($candidate), [

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Enums\CandidateState;
-use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Models\Plan;
+use App\Models\Tier;
 use App\Planning\PlanHistory;
 use Illuminate\Validation\ValidationException;
 
@@ -26,7 +26,7 @@ final class AddCandidate
             'position' => $plan->candidates()->count() + 1,
             'state' => CandidateState::New,
             'reason' => '',
-            'readers' => Tier::Harbour,
+            'readers' => Tier::VISITORS,
         ]));
     }
 }

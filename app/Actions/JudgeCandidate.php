@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
-use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Planning\PlanHistory;
 use Illuminate\Validation\ValidationException;
@@ -14,8 +13,11 @@ use Illuminate\Validation\ValidationException;
 /** Keeps a candidate or says that it is no trade, with the reason, and says who may read it. */
 final class JudgeCandidate
 {
-    /** @param int|null $wouldChange the price, in units, that would change the verdict */
-    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, Tier $readers, NoTrade $noTrade = NoTrade::Pass, ?int $wouldChange = null): void
+    /**
+     * @param string   $readers     key of the lowest tier that it is meant for
+     * @param int|null $wouldChange the price, in units, that would change the verdict
+     */
+    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, string $readers, NoTrade $noTrade = NoTrade::Pass, ?int $wouldChange = null): void
     {
         $reason = trim($reason);
         if ($state === CandidateState::Passed && $reason === '') {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Clock\MarketClock;
+use App\Enums\DeliverySubject;
+use App\Jobs\DispatchDeliveries;
 use App\Models\PublishedSetup;
 use App\Models\Update;
 use App\Models\User;
@@ -63,6 +65,7 @@ final readonly class PostUpdate
             $this->check($published->refresh(), $update);
             $update->save();
             $this->evaluator->evaluate($published);
+            DispatchDeliveries::dispatch(DeliverySubject::Update, $update->id);
 
             return $update;
         });

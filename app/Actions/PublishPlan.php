@@ -6,8 +6,9 @@ namespace App\Actions;
 
 use App\Clock\MarketClock;
 use App\Enums\CandidateState;
+use App\Enums\DeliverySubject;
 use App\Enums\Relation;
-use App\Enums\Tier;
+use App\Jobs\DispatchDeliveries;
 use App\Models\Edition;
 use App\Models\Instrument;
 use App\Models\Plan;
@@ -78,7 +79,7 @@ final readonly class PublishPlan
                     'key' => $setup['key'],
                     'kind' => $setup['kind'] ?? '',
                     'group' => $setup['rules']['group'] ?? null,
-                    'readers' => Tier::from($candidate['readers']),
+                    'readers' => $candidate['readers'],
                 ]);
             }
         }
@@ -86,6 +87,7 @@ final readonly class PublishPlan
             $this->evaluator->evaluate($published);
         }
         $this->replace($plan, $edition);
+        DispatchDeliveries::dispatch(DeliverySubject::Edition, $edition->id);
 
         return $edition;
     }

@@ -6,7 +6,6 @@ namespace App\Data;
 
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
-use App\Enums\Tier;
 
 /** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
@@ -20,7 +19,7 @@ final readonly class CandidateData
         public NoTrade $noTrade,
         public ?string $wouldChange,
         public string $verdict,
-        public Tier $readers,
+        public string $readers,
         public ?string $lastClose,
         public ?string $change,
         public int $levelCount,

@@ -21,6 +21,8 @@ final readonly class EditionData
         public ?string $previousSeal,
         public array $parts,
         public int $withheld,
+        public string $withheldNote,
+        public bool $readsAll,
         public string $costs,
     ) {
     }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Data;
 
+use Watchpost\Core\Setups\Side;
+
 /** What an edition says of one instrument. */
 final readonly class EditionPartData
 {
     /**
+     * @param string|null            $fullFor   the tier that reads all of it, if this reader does not
+     * @param list<Side>             $sides     of what is only told by its headline
      * @param string                 $verdict   of what is no trade, with its reason
      * @param list<EditionLevelData> $levels
      * @param list<EditionSetupData> $setups    its variants in order
@@ -22,6 +26,8 @@ final readonly class EditionPartData
         public string $kind,
         public string $currency,
         public bool $passed,
+        public ?string $fullFor,
+        public array $sides,
         public string $verdict,
         public string $lastClose,
         public array $levels,

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Delivery;
 
-use App\Enums\Tier;
 use App\Models\Edition;
 use App\Publishing\EditionMarkdown;
 use App\Publishing\EditionPresenter;
+use App\Subscribers\Reader;
 use Illuminate\Support\Str;
 use Watchpost\Core\Market\Instant;
 
 /**
- * The editions as a tier reads them, as a feed. What is withheld from the tier is not in it.
+ * The editions as someone reads them, as a feed. What is withheld is not in it.
  *
  * Source: RFC 4287 (The Atom Syndication Format).
  */
@@ -27,7 +27,7 @@ final readonly class AtomFeed
     }
 
     /** @param string $address of the feed itself */
-    public function of(Tier $tier, string $address): string
+    public function of(Reader $reader, string $address): string
     {
         $editions = Edition::query()->orderByDesc('number')->limit(self::MOST)->get();
         $xml = new \XMLWriter();
@@ -35,13 +35,13 @@ final readonly class AtomFeed
         $xml->setIndent(true);
         $xml->startDocument('1.0', 'UTF-8');
         $xml->startElementNs(null, 'feed', self::NAMESPACE);
-        $xml->writeElement('id', 'urn:watchpost:editions:'.$tier->value);
+        $xml->writeElement('id', 'urn:watchpost:editions:'.$reader->key());
         $xml->writeElement('title', 'Watchpost editions');
         $xml->writeElement('updated', Instant::format($editions->first()->published_at ?? 0));
         $this->link($xml, 'self', $address, 'application/atom+xml');
         $this->link($xml, 'alternate', url('/editions'), 'text/html');
         foreach ($editions as $edition) {
-            $this->entry($xml, $edition, $tier);
+            $this->entry($xml, $edition, $reader);
         }
         $xml->endElement();
         $xml->endDocument();
@@ -49,9 +49,9 @@ final readonly class AtomFeed
         return $xml->outputMemory();
     }
 
-    private function entry(\XMLWriter $xml, Edition $edition, Tier $tier): void
+    private function entry(\XMLWriter $xml, Edition $edition, Reader $reader): void
     {
-        $read = $this->editions->edition($edition, $tier, withCharts: false);
+        $read = $this->editions->edition($edition, $reader, withCharts: false);
         $xml->startElement('entry');
         // the seal names it for ever
         $xml->writeElement('id', "urn:sha256:{$edition->seal}");

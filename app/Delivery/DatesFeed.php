@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Delivery;
 
 use App\Clock\MarketClock;
-use App\Enums\Tier;
 use App\Market\Events;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
+use App\Subscribers\Reader;
 use App\Support\CalendarEntries;
 use Sabre\VObject\Component\VCalendar;
 
@@ -24,7 +24,7 @@ final readonly class DatesFeed
     {
     }
 
-    public function of(Tier $tier): string
+    public function of(Reader $reader): string
     {
         $calendar = new VCalendar(['PRODID' => '-//Watchpost//dates//EN', 'NAME' => 'Watchpost', 'X-WR-CALNAME' => 'Watchpost']);
         $followed = PublishedSetup::query()
@@ -32,7 +32,7 @@ final readonly class DatesFeed
             ->whereHas('outcome', static fn ($outcome) => $outcome->where('is_over', false))
             ->orderBy('id')
             ->get()
-            ->filter(static fn (PublishedSetup $setup): bool => $tier->reads($setup->readers));
+            ->filter(static fn (PublishedSetup $setup): bool => $reader->readsAll($setup->readers, $setup->edition->published_at));
         foreach ($followed as $published) {
             $sealed = $this->editions->setup($published->edition, $published->key);
             if ($sealed->setup->entryUntil > $this->clock->moment()) {

@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
 use App\Enums\Relation;
-use App\Enums\Tier;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -25,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string         $wrong_if      what would prove it wrong
  * @property int|null       $wrong_at      the price, in units, at which it is
  * @property int|null       $would_change  the price, in units, that would change that
- * @property Tier           $readers       the lowest tier that may read it
+ * @property string         $readers       key of the lowest tier that it is meant for
  * @property int|null       $carried_id    what published setup it takes up
  * @property Relation|null  $relation      how
  * @property PublishedSetup|null $carried
@@ -43,7 +42,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'readers' => Tier::class, 'either_or' => 'boolean', 'relation' => Relation::class];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'either_or' => 'boolean', 'relation' => Relation::class];
     }
 
     /** @return BelongsTo<Plan, $this> */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\Tier;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -21,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string       $key           its name within the edition
  * @property string|null  $group         of those of which the first fill ends the others
  * @property string       $kind          the author's own name for it; empty without one
- * @property Tier         $readers
+ * @property string       $readers       key of the lowest tier that it is meant for
  * @property Edition      $edition
  * @property Instrument   $instrument
  * @property Outcome|null $outcome as published
@@ -34,12 +33,6 @@ class PublishedSetup extends Model
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['readers' => Tier::class];
-    }
 
     /** @return BelongsTo<Edition, $this> */
     public function edition(): BelongsTo

@@ -4,31 +4,42 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Delivery\PasswordForgotten;
 use App\Enums\Role;
-use App\Enums\Tier;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int       $id
  * @property string    $name
  * @property string    $email
  * @property Role      $role
- * @property Tier|null $tier
+ * @property string|null $tier  key of what they have subscribed to
  * @property int|null  $works_for_id
  * @property string|null $feed_token  of their private addresses
+ * @property bool        $mails_editions
+ * @property bool        $mails_updates
+ * @property string|null $webhook_url
+ * @property string|null $webhook_secret  by which they can tell that a call is ours
+ * @property Carbon|null $invited_at
+ * @property Carbon|null $joined_at   null until an invitation is taken up
+ * @property int|null    $seen_until  up to when they have seen what changed
  * @property User|null $worksFor
  */
 class User extends Authenticatable
 {
+    use Notifiable;
+
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token', 'feed_token'];
+    protected $hidden = ['password', 'remember_token', 'feed_token', 'webhook_secret'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'tier' => Tier::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'mails_editions' => 'boolean', 'mails_updates' => 'boolean', 'invited_at' => 'datetime', 'joined_at' => 'datetime'];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -47,9 +58,9 @@ class User extends Authenticatable
         };
     }
 
-    /** The tier whose parts this person may read; those who make the plan read everything. */
-    public function readingTier(): Tier
+    /** Asked for by the password broker. */
+    public function sendPasswordResetNotification($token): void
     {
-        return $this->role === Role::Subscriber ? $this->tier ?? Tier::Harbour : Tier::Pilot;
+        $this->notify(new PasswordForgotten($token));
     }
 }

@@ -137,7 +137,7 @@ final readonly class EditionComposer
             ...$this->thesis($candidate),
             ...($candidate->state === CandidateState::Passed ? ['no_trade' => $candidate->no_trade->value] : []),
             ...($candidate->would_change === null ? [] : ['would_change' => $grid->format($candidate->would_change)]),
-            'readers' => $candidate->readers->value,
+            'readers' => $candidate->readers,
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => $this->levels($plan, $instrument),
         ];

@@ -32,7 +32,7 @@ final class EditionMarkdown
         foreach ($edition->parts as $part) {
             array_push($blocks, ...$this->part($part));
         }
-        $blocks[] = $edition->withheld === 0 ? '' : "{$edition->withheld} more for Pilot readers.";
+        $blocks[] = $edition->withheldNote;
         $blocks[] = '---';
         $blocks[] = self::plain($edition->costs);
         $blocks[] = $edition->seal === null ? '' : "Sealed with SHA-256 `{$edition->seal}`".($edition->previousSeal === null ? ', the first of its chain.' : ", after `{$edition->previousSeal}`.");
@@ -44,7 +44,10 @@ final class EditionMarkdown
     private function part(EditionPartData $part): array
     {
         $blocks = ["## {$part->symbol} ".self::plain($part->name), "{$part->kind}, last {$part->lastClose} {$part->currency}."];
-        if ($part->passed) {
+        if ($part->fullFor !== null) {
+            $blocks[] = ($part->sides === [] ? '' : ucfirst(implode(' and ', array_column($part->sides, 'value'))).'. ').'The rest is for '.self::plain($part->fullFor).' readers.';
+        }
+        if ($part->passed && $part->fullFor === null) {
             return [...$blocks, self::plain($part->verdict)];
         }
         if ($part->carried !== null) {
@@ -138,7 +141,7 @@ final class EditionMarkdown
     }
 
     /** Text that says the same in Markdown: its signs are no marks, and it stays in its line. */
-    private static function plain(string $text): string
+    public static function plain(string $text): string
     {
         return preg_replace(['/[\\\\`*_\[\]<>|#]/', '/\s*\R\s*/'], ['\\\\$0', ' '], $text) ?? $text;
     }

@@ -21,7 +21,7 @@ use App\Data\ThesisData;
 use App\Enums\LevelGrade;
 use App\Enums\NoTrade;
 use App\Enums\Relation;
-use App\Enums\Tier;
+use App\Enums\Sees;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
 use App\Models\Edition;
@@ -34,6 +34,8 @@ use App\Reading\Account;
 use App\Reading\SizeReading;
 use App\Record\OutcomePresenter;
 use App\Record\RecordCosts;
+use App\Subscribers\Reader;
+use App\Subscribers\Tiers;
 use Illuminate\Support\Collection;
 use Watchpost\Core\Market\InstrumentKind;
 use Watchpost\Core\Market\PriceGrid;
@@ -43,10 +45,11 @@ use Watchpost\Core\Setups\Leg;
 use Watchpost\Core\Setups\PlanFigures;
 use Watchpost\Core\Setups\RStrip;
 use Watchpost\Core\Setups\Sentence;
+use Watchpost\Core\Setups\Side;
 use Watchpost\Core\Setups\Target;
 
 /**
- * Shows an edition as a reader of a tier sees it. Everything comes from the sealed document; what the tier may not
+ * Shows an edition as a reader sees it. Everything comes from the sealed document; what they may not
  * read is left out here, on the server.
  *
  * @phpstan-import-type Document from EditionComposer
@@ -66,6 +69,7 @@ final readonly class EditionPresenter
         private SplitNote $splitNote,
         private OptionPresenter $options,
         private SizeReading $sizes,
+        private Tiers $tiers,
     ) {
     }
 
@@ -73,35 +77,47 @@ final readonly class EditionPresenter
      * @param Account|null $account    of the reader, that sizes are told for
      * @param bool         $withCharts without, for what is only read as text
      */
-    public function edition(Edition $edition, Tier $tier, ?Account $account = null, bool $withCharts = true): EditionData
+    public function edition(Edition $edition, Reader $reader, ?Account $account = null, bool $withCharts = true): EditionData
     {
         $published = $edition->publishedSetups()->with(['instrument', 'outcome', 'managed', 'updates', 'edition'])->get()->keyBy('key');
 
-        return $this->show($this->editions->document($edition), $tier, $edition->seal, $published, $account, $withCharts);
+        return $this->show($this->editions->document($edition), $reader, $edition->seal, $published, $account, $withCharts);
+    }
+
+    /** Whether nothing of an edition is withheld from a reader. */
+    public function readsAll(Edition $edition, Reader $reader): bool
+    {
+        foreach ($this->editions->document($edition)['candidates'] as $candidate) {
+            if (! $reader->readsAll($candidate['readers'], $edition->published_at)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What an edition says of one setup alone, with its chart up to now. */
-    public function ofOne(PublishedSetup $one, Tier $tier): EditionPartData
+    public function ofOne(PublishedSetup $one, Reader $reader): EditionPartData
     {
         $document = $this->editions->document($one->edition);
         foreach ($document['candidates'] as $candidate) {
             $setups = array_values(array_filter($candidate['setups'] ?? [], static fn (array $setup): bool => $setup['key'] === $one->key));
-            if ($setups !== [] && $tier->reads(Tier::from($candidate['readers']))) {
-                return $this->part($document, $candidate, [$this->setup($document, $candidate, $setups[0], $one, $one->instrument, null)], $this->chart($candidate, $one->instrument, $one->edition->published_at), $one->instrument);
+            if ($setups !== [] && $reader->readsAll($candidate['readers'], $one->edition->published_at)) {
+                return $this->part($document, $candidate, [$this->setup($document, $candidate, $setups[0], $one, $one->instrument, null)], $this->chart($candidate, $one->instrument, $one->edition->published_at), $one->instrument, Sees::Full);
             }
         }
         throw new \OutOfBoundsException("Edition {$one->edition->number} has no setup {$one->key} that may be read.");
     }
 
     /** @param Document $document not sealed yet */
-    public function preview(array $document, Tier $tier): EditionData
+    public function preview(array $document, Reader $reader): EditionData
     {
-        return $this->show($document, $tier, null, new Collection(), null);
+        return $this->show($document, $reader, null, new Collection(), null);
     }
 
-    public function link(Edition $edition, Tier $tier): EditionLinkData
+    public function link(Edition $edition, Reader $reader): EditionLinkData
     {
-        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setups']) && $tier->reads(Tier::from($part['readers'])));
+        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setups']) && $reader->sees($part['readers'], $edition->published_at) !== Sees::Nothing);
         $outcomes = Outcome::query()->where('is_managed', false)->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
         $standing = [];
         foreach (OutcomeStatus::cases() as $status) {
@@ -125,17 +141,18 @@ final readonly class EditionPresenter
      * @param Document                           $document
      * @param Collection<string, PublishedSetup> $published by key
      */
-    private function show(array $document, Tier $tier, ?string $seal, Collection $published, ?Account $account, bool $withCharts = true): EditionData
+    private function show(array $document, Reader $reader, ?string $seal, Collection $published, ?Account $account, bool $withCharts = true): EditionData
     {
         $publishedAt = (int) strtotime($document['published_at']);
-        $readable = array_filter($document['candidates'], static fn (array $candidate): bool => $tier->reads(Tier::from($candidate['readers'])));
+        $sees = static fn (array $candidate): Sees => $reader->sees($candidate['readers'], $publishedAt);
+        $readable = array_filter($document['candidates'], static fn (array $candidate): bool => $sees($candidate) !== Sees::Nothing);
         $instruments = Instrument::query()->whereIn('symbol', array_map(static fn (array $candidate): string => $candidate['instrument']['symbol'], $readable))->get()->keyBy('symbol');
         $parts = [];
         foreach ($readable as $candidate) {
             $instrument = $instruments->get($candidate['instrument']['symbol']);
-            $chart = $withCharts ? $this->chart($candidate, $instrument, $publishedAt) : null;
-            $setups = array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key']), $instrument, $account), $candidate['setups'] ?? []);
-            $parts[] = $this->part($document, $candidate, $setups, $chart, $instrument);
+            $chart = $withCharts && $sees($candidate)->atLeast(Sees::Levels) ? $this->chart($candidate, $instrument, $publishedAt) : null;
+            $setups = $sees($candidate) !== Sees::Full ? [] : array_map(fn (array $setup): EditionSetupData => $this->setup($document, $candidate, $setup, $published->get($setup['key']), $instrument, $account), $candidate['setups'] ?? []);
+            $parts[] = $this->part($document, $candidate, $setups, $chart, $instrument, $sees($candidate));
         }
 
         return new EditionData(
@@ -151,6 +168,8 @@ final readonly class EditionPresenter
             $document['previous_seal'],
             $parts,
             count($document['candidates']) - count($parts),
+            $this->withheld(array_diff_key($document['candidates'], $readable)),
+            array_filter($readable, static fn (array $candidate): bool => $sees($candidate) !== Sees::Full) === [] && count($parts) === count($document['candidates']),
             (new RecordCosts($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']))->label(),
         );
     }
@@ -168,12 +187,13 @@ final readonly class EditionPresenter
      * @param CandidatePart          $candidate
      * @param list<EditionSetupData> $setups
      */
-    private function part(array $document, array $candidate, array $setups, ?ChartData $chart, ?Instrument $instrument): EditionPartData
+    private function part(array $document, array $candidate, array $setups, ?ChartData $chart, ?Instrument $instrument, Sees $sees): EditionPartData
     {
         $publishedAt = (int) strtotime($document['published_at']);
         $grid = PriceGrid::withTick($candidate['instrument']['decimals'], $candidate['instrument']['tick']);
         $first = $candidate['setups'][0] ?? null;
         $sealed = $first === null ? null : $this->editions->read($document, $candidate, $first)->setup;
+        $isFull = $sees === Sees::Full;
 
         return new EditionPartData(
             $candidate['instrument']['symbol'],
@@ -181,7 +201,9 @@ final readonly class EditionPresenter
             InstrumentKind::from($candidate['instrument']['kind'])->label(),
             $candidate['instrument']['currency'],
             $candidate['state'] === 'passed',
-            $candidate['state'] === 'passed' ? NoTrade::from($candidate['no_trade'] ?? NoTrade::Pass->value)->sentence($candidate['reason'], $candidate['would_change'] ?? null) : '',
+            $isFull ? null : $this->tiers->inFull($candidate['readers'])->name,
+            $isFull ? [] : $this->sides($document, $candidate),
+            $candidate['state'] === 'passed' && $isFull ? NoTrade::from($candidate['no_trade'] ?? NoTrade::Pass->value)->sentence($candidate['reason'], $candidate['would_change'] ?? null) : '',
             $candidate['last_close'],
             array_map(static fn (array $level): EditionLevelData => new EditionLevelData(
                 $level['price'],
@@ -191,15 +213,42 @@ final readonly class EditionPresenter
                 (float) ($level['high'] ?? $level['price']),
                 $level['origin'],
                 LevelGrade::from($level['grade']),
-            ), $candidate['levels']),
-            self::thesis($candidate),
+            ), $sees->atLeast(Sees::Levels) ? $candidate['levels'] : []),
+            $isFull ? self::thesis($candidate) : null,
             $setups,
             isset($first['rules']['group']),
-            isset($candidate['carried']) ? $this->carried($candidate['carried']) : null,
+            $isFull && isset($candidate['carried']) ? $this->carried($candidate['carried']) : null,
             $chart,
             $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
-            $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $sealed),
+            $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $isFull ? $sealed : null),
         );
+    }
+
+    /**
+     * On which side a candidate is planned, once each; of what is told by reference, none.
+     *
+     * @param Document      $document
+     * @param CandidatePart $candidate
+     *
+     * @return list<Side>
+     */
+    private function sides(array $document, array $candidate): array
+    {
+        $sides = array_map(fn (array $setup): Side => $this->editions->read($document, $candidate, $setup)->setup->side, $candidate['setups'] ?? []);
+
+        return array_values(array_unique($sides, SORT_REGULAR));
+    }
+
+    /**
+     * How much more there is, and for whom; it names nothing of it.
+     *
+     * @param array<int, CandidatePart> $candidates
+     */
+    private function withheld(array $candidates): string
+    {
+        $by = array_count_values(array_map(fn (array $candidate): string => $this->tiers->inFull($candidate['readers'])->name, $candidates));
+
+        return $by === [] ? '' : implode(', ', array_map(static fn (string $tier, int $count): string => "{$count} more for {$tier} readers", array_keys($by), array_values($by))).'.';
     }
 
     /**

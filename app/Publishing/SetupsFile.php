@@ -12,6 +12,14 @@ final class SetupsFile
 {
     private const COLUMNS = ['edition', 'session', 'key', 'symbol', 'variant', 'kind', 'side', 'trigger', 'entries', 'stop', 'targets', 'target_shares', 'cancel', 'risk', 'currency', 'good_until', 'sentence', 'status', 'r', 'as_of'];
 
+    /** @return list<array<string, string>> the same by the names of the columns */
+    public function records(EditionData $edition): array
+    {
+        $lines = iterator_to_array($this->lines($edition), false);
+
+        return array_map(static fn (array $line): array => array_combine(self::COLUMNS, $line), array_slice($lines, 1));
+    }
+
     /** @return \Generator<list<string>> the names of the columns first; several prices in one cell are parted by a space */
     public function lines(EditionData $edition): \Generator
     {

@@ -7,9 +7,9 @@ namespace App\Record;
 use App\Clock\TimeLabel;
 use App\Data\RecordRowData;
 use App\Data\RecordTotalsData;
-use App\Enums\Tier;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
+use App\Subscribers\Reader;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Contracts\Database\Eloquent\Builder;
@@ -23,21 +23,21 @@ final readonly class RecordPresenter
     }
 
     /**
-     * What a tier may read of the record: setups of a higher tier join it when they are over.
+     * What a reader may read of the record: what is withheld joins it when it is over.
      *
      * @param string|null $kind      of one kind only; empty for those without one
      * @param bool        $firstOnly of variants only the first, in the order in which they were sealed
      *
      * @return list<RecordRowData> the newest edition first
      */
-    public function rows(Tier $tier, ?string $kind = null, bool $firstOnly = false): array
+    public function rows(Reader $reader, ?string $kind = null, bool $firstOnly = false): array
     {
         $rows = [];
         $published = PublishedSetup::query()->with(['edition', 'instrument', 'outcome', 'managed', 'updates'])->orderByDesc('edition_id')->orderBy('id')
             ->when($kind !== null, static fn (Builder $query) => $query->where('kind', $kind))
             ->get();
         foreach ($published as $setup) {
-            if ($this->isWithheld($setup, $tier) || ($firstOnly && ! $setup->isFirstVariant())) {
+            if ($this->isWithheld($setup, $reader) || ($firstOnly && ! $setup->isFirstVariant())) {
                 continue;
             }
             $sealed = $this->editions->setup($setup->edition, $setup->key);
@@ -69,14 +69,14 @@ final readonly class RecordPresenter
         return PublishedSetup::query()->where('kind', '!=', '')->distinct()->orderBy('kind')->pluck('kind')->all();
     }
 
-    public function withheld(Tier $tier): int
+    public function withheld(Reader $reader): int
     {
-        return PublishedSetup::query()->with('outcome')->get()->filter(fn (PublishedSetup $setup): bool => $this->isWithheld($setup, $tier))->count();
+        return PublishedSetup::query()->with(['outcome', 'edition'])->get()->filter(fn (PublishedSetup $setup): bool => $this->isWithheld($setup, $reader))->count();
     }
 
-    private function isWithheld(PublishedSetup $setup, Tier $tier): bool
+    private function isWithheld(PublishedSetup $setup, Reader $reader): bool
     {
-        return ! $tier->reads($setup->readers) && $setup->outcome?->status->isAlive() === true;
+        return $setup->outcome?->status->isAlive() === true && ! $reader->readsAll($setup->readers, $setup->edition->published_at);
     }
 
     /** @param list<RecordRowData> $rows */

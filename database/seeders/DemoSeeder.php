@@ -20,7 +20,6 @@ use App\Enums\CandidateState;
 use App\Enums\LevelForm;
 use App\Enums\LevelGrade;
 use App\Enums\Role;
-use App\Enums\Tier;
 use App\Feeds\SimulatedFeed;
 use App\Levels\Check;
 use App\Levels\CrossChecks;
@@ -34,6 +33,7 @@ use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
 use App\Models\SetupKind;
+use App\Models\Tier;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Planning\Variant;
@@ -105,13 +105,13 @@ final class DemoSeeder extends Seeder
     {
         $author = $this->person('Maren Holloway', 'maren', Role::Author);
         $this->person('Tobias Fenn', 'tobias', Role::Assistant, worksFor: $author);
-        $this->person('Ines Calder', 'ines', Role::Subscriber, Tier::Pilot);
-        $this->person('Jonas Wick', 'jonas', Role::Subscriber, Tier::Harbour);
+        $this->person('Ines Calder', 'ines', Role::Subscriber, 'pilot');
+        $this->person('Jonas Wick', 'jonas', Role::Subscriber, 'harbour');
 
         return $author;
     }
 
-    private function person(string $name, string $address, Role $role, ?Tier $tier = null, ?User $worksFor = null): User
+    private function person(string $name, string $address, Role $role, ?string $tier = null, ?User $worksFor = null): User
     {
         return User::query()->create([
             'name' => $name,
@@ -120,6 +120,7 @@ final class DemoSeeder extends Seeder
             'role' => $role,
             'tier' => $tier,
             'works_for_id' => $worksFor?->id,
+            'joined_at' => config()->string('watchpost.demo.earlier_evening'),
         ]);
     }
 
@@ -149,7 +150,7 @@ final class DemoSeeder extends Seeder
             'legs' => [['kind' => 'retest', 'price' => $price(0.4), 'timeframe' => '1d']],
             'stop_closes' => ['timeframe' => '1d', 'times' => 1],
         ]);
-        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: Tier::Pilot, more: static fn (callable $price): array => [
+        $this->planned($plan, 'GRIT.Q', Side::Long, 'break', 0.6, readers: 'pilot', more: static fn (callable $price): array => [
             'legs' => [
                 ['name' => 'starter', 'share' => '0.4', 'kind' => 'break', 'price' => $price(0.6)],
                 ['name' => 'add', 'share' => '0.6', 'kind' => 'close_beyond', 'price' => $price(0.9), 'timeframe' => '1d', 'needs' => 'starter'],
@@ -169,7 +170,7 @@ final class DemoSeeder extends Seeder
             'legs' => [['kind' => 'market']],
             'time_stop' => 8,
         ]);
-        $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: Tier::Pilot);
+        $this->planned($plan, 'BRNZ-2612.Q', Side::Short, 'touch', 0.5, readers: 'pilot');
         $pullback = $this->kind($author, 'Pullback to support', $plan, 'TARN.Q', [['reward_min', '1.5'], ['stop_min', '0.8'], ['sma_above', '200'], ['no_earnings', '0'], [SetupKind::OWN, 'The level is seen on the week chart too']]);
         $break = $this->kind($author, 'Break of a range', $plan, 'GRIT.Q', [['reward_min', '2'], ['volume_min', '1'], [SetupKind::OWN, 'Room above: no major level within 2 ATR']]);
         foreach (['OAKL.Q' => $pullback, 'KELP.Q' => $pullback, 'PINE.Q' => $break, 'FERN.Q' => $break] as $symbol => $kind) {
@@ -203,7 +204,7 @@ final class DemoSeeder extends Seeder
      * @param float                                                            $stop distance of the stop from the entry, likewise
      * @param (callable(callable(float): string): array<string, mixed>)|null $more what the setup says beside; given the price at a distance
      */
-    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, float $stop = 1.1, int $goodFor = 5, Tier $readers = Tier::Harbour, ?callable $more = null): void
+    private function planned(Plan $plan, string $symbol, Side $side, string $trigger, float $away, float $stop = 1.1, int $goodFor = 5, string $readers = Tier::VISITORS, ?callable $more = null): void
     {
         $series = $this->series($symbol);
         $atr = $this->charts->atr($series) ?? 0.0;
@@ -284,7 +285,7 @@ final class DemoSeeder extends Seeder
 
     private function passed(Plan $plan, string $symbol, string $reason): void
     {
-        (new JudgeCandidate())($this->candidate($plan, $symbol), CandidateState::Passed, $reason, Tier::Harbour);
+        (new JudgeCandidate())($this->candidate($plan, $symbol), CandidateState::Passed, $reason, Tier::VISITORS);
     }
 
     private function candidate(Plan $plan, string $symbol): Candidate

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Enums\RehearsalScope;
 use App\Enums\Role;
 use App\Enums\RunState;
+use App\Models\Delivery;
 use App\Models\Import;
 use App\Models\Level;
 use App\Models\MarketEvent;
@@ -35,17 +36,43 @@ final class AuthorisationTest extends TestCase
     private const TABLE = [
         'GET sign-in' => ['in', 'home', 'home', 'home', 'home'],
         'POST sign-in' => ['in', 'home', 'home', 'home', 'home'],
-        'GET /' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET /' => ['in', 'in', 'in', 'in', 'in'],
         'POST sign-out' => ['sign-in', 'in', 'in', 'in', 'in'],
-        'GET editions' => ['sign-in', 'in', 'in', 'in', 'in'],
-        'GET editions/{edition}' => ['sign-in', 'in', 'in', 'in', 'in'],
-        'GET editions/{edition}/document' => ['sign-in', 'no', 'in', 'in', 'in'],
-        'GET editions/{edition}/verify' => ['sign-in', 'no', 'in', 'in', 'in'],
-        'GET editions/{edition}/evidence' => ['sign-in', 'no', 'in', 'in', 'in'],
-        'GET editions/{edition}/bars' => ['sign-in', 'no', 'in', 'in', 'in'],
-        'GET editions/{edition}/markdown' => ['sign-in', 'in', 'in', 'in', 'in'],
-        'GET editions/{edition}/setups' => ['sign-in', 'in', 'in', 'in', 'in'],
-        'GET record' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'GET password' => ['in', 'home', 'home', 'home', 'home'],
+        'POST password' => ['in', 'home', 'home', 'home', 'home'],
+        'GET password/{token}' => ['in', 'home', 'home', 'home', 'home'],
+        'POST password/{token}' => ['in', 'home', 'home', 'home', 'home'],
+        'GET invitations/{token}' => ['in', 'home', 'home', 'home', 'home'],
+        'POST invitations/{token}' => ['in', 'home', 'home', 'home', 'home'],
+        'GET unsubscribe/{user}' => ['no', 'no', 'no', 'no', 'no'],
+        'POST unsubscribe/{user}' => ['no', 'no', 'no', 'no', 'no'],
+        'GET mailbox' => ['in', 'in', 'in', 'in', 'in'],
+        'GET mailbox/{mail}' => ['in', 'in', 'in', 'in', 'in'],
+        'GET sink' => ['in', 'in', 'in', 'in', 'in'],
+        'GET settings' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'PATCH settings/deliveries' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'PATCH settings/password' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST settings/sign-out-elsewhere' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'DELETE settings' => ['sign-in', 'in', 'in', 'no', 'no'],
+        'GET subscribers' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST subscribers/tiers' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'PATCH subscribers/tiers/{tier}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'DELETE subscribers/tiers/{tier}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST subscribers' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'GET subscribers/roster' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST subscribers/roster' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'POST subscribers/deliveries/{delivery}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'PATCH subscribers/{user}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'DELETE subscribers/{user}' => ['sign-in', 'no', 'no', 'no', 'in'],
+        'GET editions' => ['in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}' => ['in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}/document' => ['no', 'no', 'in', 'in', 'in'],
+        'GET editions/{edition}/verify' => ['no', 'no', 'in', 'in', 'in'],
+        'GET editions/{edition}/evidence' => ['no', 'no', 'in', 'in', 'in'],
+        'GET editions/{edition}/bars' => ['no', 'no', 'in', 'in', 'in'],
+        'GET editions/{edition}/markdown' => ['in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}/setups' => ['in', 'in', 'in', 'in', 'in'],
+        'GET record' => ['in', 'in', 'in', 'in', 'in'],
         'GET feeds/{token}/editions.atom' => ['in', 'in', 'in', 'in', 'in'],
         'GET feeds/{token}/dates.ics' => ['in', 'in', 'in', 'in', 'in'],
         'POST settings/feeds' => ['sign-in', 'in', 'in', 'in', 'in'],
@@ -132,7 +159,7 @@ final class AuthorisationTest extends TestCase
 
     public function testEveryRoleGetsWhatItMay(): void
     {
-        $this->planned('OAKL.Q');
+        $this->planned('OAKL.Q', readers: 'pilot');
         $this->publish();
         $candidate = $this->candidate('TARN.Q');
         $level = Level::query()->create(['author_id' => $this->author->id, 'instrument_id' => $candidate->instrument_id, 'price' => 5_000, 'origin' => 'swing low', 'grade' => 'minor']);
@@ -146,7 +173,7 @@ final class AuthorisationTest extends TestCase
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{kind}' => (string) $kind->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{user}' => (string) $this->harbour->id, '{tier}' => '1', '{delivery}' => (string) Delivery::query()->firstOrFail()->id, '{mail}' => '999', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }
@@ -166,7 +193,7 @@ final class AuthorisationTest extends TestCase
         return match (true) {
             $response->getStatusCode() === 403 => 'no',
             $response->isRedirect(url('/sign-in')) && $uri !== 'sign-out' => 'sign-in',
-            $response->isRedirect(url('/')) && $uri === 'sign-in' && $person !== null => 'home',
+            $response->isRedirect(url('/')) && $person !== null && ($uri === 'sign-in' || preg_match('~^(password|invitations)\b~', $uri) === 1) => 'home',
             $response->isRedirect(url('/sign-in')) => $person === null ? 'sign-in' : 'in',
             default => 'in',
         };

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\Tier;
 use App\Models\Edition;
 use App\Models\SetupKind;
 use App\Publishing\EditionReader;
@@ -26,7 +25,7 @@ final class EditionFilesTest extends TestCase
         $this->actingAs($this->author)->postJson("/plan/mark/{$candidate->id}/kinds/{$kind->id}/apply")->assertOk();
         $this->patchJson("/plan/mark/{$candidate->id}/note", ['speaksFor' => "Leads *its* group\n# and | more", 'wrongIf' => 'the shelf is lost'])->assertOk();
         $this->postJson("/plan/mark/{$candidate->id}/variants", ['kind' => 'patient'])->assertOk();
-        $this->planned('GRIT.Q', readers: Tier::Pilot);
+        $this->planned('GRIT.Q', readers: 'pilot');
         $this->edition = $this->publish();
         $this->postJson('/market/runs', ['by' => 'sessions', 'sessions' => 1]);
     }

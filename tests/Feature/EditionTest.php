@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\PublishPlan;
-use App\Enums\Tier;
 use App\Models\Edition;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
@@ -103,7 +102,7 @@ final class EditionTest extends TestCase
     public function testWhatATierDoesNotReadNeverLeavesTheServer(): void
     {
         $this->planned('OAKL.Q');
-        $this->planned('GRIT.Q', readers: Tier::Pilot);
+        $this->planned('GRIT.Q', readers: 'pilot');
         $this->publish();
 
         foreach (['/editions', '/editions/1'] as $page) {

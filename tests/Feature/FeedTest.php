@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\Tier;
 use App\Models\User;
 use Inertia\Testing\AssertableInertia;
 use Sabre\VObject\Component\VCalendar;
@@ -20,7 +19,7 @@ final class FeedTest extends TestCase
     {
         parent::setUp();
         $this->planned('OAKL.Q', 0.3, 0.1, 0.5);
-        $this->planned('GRIT.Q', 0.3, 0.1, 0.5, Tier::Pilot);
+        $this->planned('GRIT.Q', 0.3, 0.1, 0.5, 'pilot');
         $this->publish();
     }
 
@@ -53,10 +52,10 @@ final class FeedTest extends TestCase
     public function testAddressesAreGivenChangedAndTakenAway(): void
     {
         $this->get('/feeds/nothing/editions.atom')->assertNotFound();
-        $this->actingAs($this->harbour)->get('/editions')->assertInertia(fn (AssertableInertia $page) => $page->where('feeds', null));
+        $this->actingAs($this->harbour)->get('/settings')->assertInertia(fn (AssertableInertia $page) => $page->where('settings.feeds', null));
         $this->post('/settings/feeds', ['on' => true])->assertRedirect();
         $first = (string) $this->harbour->refresh()->feed_token;
-        $this->get('/editions')->assertInertia(fn (AssertableInertia $page) => $page->where('feeds.editions', url("/feeds/{$first}/editions.atom")));
+        $this->get('/settings')->assertInertia(fn (AssertableInertia $page) => $page->where('settings.feeds.editions', url("/feeds/{$first}/editions.atom")));
 
         $this->post('/settings/feeds', ['on' => true]);
         $this->get("/feeds/{$first}/editions.atom")->assertNotFound();

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Data\OutcomeData;
-use App\Enums\Tier;
 use App\Record\RecordPresenter;
+use App\Subscribers\Tiers;
 use Tests\Played;
 use Tests\TestCase;
 use Tests\World;
@@ -81,7 +81,7 @@ final class RecordTest extends TestCase
     {
         $this->after([[1.0, 1.0, 0.975, 0.99]]);
         $presenter = app(RecordPresenter::class);
-        $totals = $presenter->totals($presenter->rows(Tier::Pilot));
+        $totals = $presenter->totals($presenter->rows(app(Tiers::class)->whole()));
 
         self::assertSame([1, 1, 0, 0, '0.00'], [$totals->published, $totals->open, $totals->closed, $totals->notTriggered, $totals->realised]);
         self::assertEqualsWithDelta(0.5, (float) $totals->openR, 0.02);
@@ -108,7 +108,7 @@ final class RecordTest extends TestCase
         $this->planned('OAKL.Q', entry: -0.02, stop: -0.04, target: 0.03);
         $this->publish();
         $this->play($bars, $until);
-        $rows = app(RecordPresenter::class)->rows(Tier::Pilot);
+        $rows = app(RecordPresenter::class)->rows(app(Tiers::class)->whole());
 
         return $rows[0]->followed->outcome;
     }

@@ -8,7 +8,6 @@ use App\Actions\CarryOver;
 use App\Enums\CandidateState;
 use App\Enums\Relation;
 use App\Enums\Role;
-use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
@@ -187,7 +186,7 @@ final class ReviewTest extends TestCase
     private function published(): PublishedSetup
     {
         $this->planned('OAKL.Q', entry: -0.02, stop: -0.04, target: 0.03);
-        $this->planned('TARN.Q', entry: -0.3, stop: -0.4, target: 0.1, readers: Tier::Pilot);
+        $this->planned('TARN.Q', entry: -0.3, stop: -0.4, target: 0.1, readers: 'pilot');
         $this->publish();
 
         return PublishedSetup::query()->with('edition')->firstOrFail();

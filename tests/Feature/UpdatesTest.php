@@ -6,12 +6,12 @@ namespace Tests\Feature;
 
 use App\Actions\PostUpdate;
 use App\Data\FollowedData;
-use App\Enums\Tier;
 use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Models\Update;
 use App\Publishing\Evidence;
 use App\Record\RecordPresenter;
+use App\Subscribers\Tiers;
 use Illuminate\Support\ViewErrorBag;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -187,7 +187,7 @@ final class UpdatesTest extends TestCase
 
     private function followed(): FollowedData
     {
-        return app(RecordPresenter::class)->rows(Tier::Pilot)[0]->followed;
+        return app(RecordPresenter::class)->rows(app(Tiers::class)->whole())[0]->followed;
     }
 
     /**

@@ -40,7 +40,7 @@ final class VerifyTest extends TestCase
 
     public function testThePageTellsHowInPlainWordsAndOnlyToThoseWhoReadAllOfIt(): void
     {
-        $this->planned('OAKL.Q');
+        $this->planned('OAKL.Q', readers: 'pilot');
         $edition = $this->publish();
         $this->actingAs($this->pilot)->get("/editions/{$edition->number}/verify")->assertInertia(fn (AssertableInertia $page) => $page->component('Verify')->where('seal', $edition->seal)->where('hasPrevious', false));
         foreach (['verify', 'evidence', 'bars'] as $what) {

@@ -11,7 +11,6 @@ use App\Actions\RemoveCandidate;
 use App\Data\InstrumentData;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
-use App\Enums\Tier;
 use App\Http\Requests\JudgeCandidateRequest;
 use App\Models\Candidate;
 use App\Models\Instrument;
@@ -68,7 +67,7 @@ final class CandidateController extends Controller
             $candidate,
             $request->enum('state', CandidateState::class) ?? $candidate->state,
             $request->string('reason')->value(),
-            $request->enum('readers', Tier::class) ?? $candidate->readers,
+            $request->string('readers')->value(),
             $request->enum('no_trade', NoTrade::class) ?? $candidate->no_trade,
             $request->has('would_change')
                 ? ($typed === '' ? null : (new PriceInput($candidate->instrument->grid()))->price($typed, 'would_change'))

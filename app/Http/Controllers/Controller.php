@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Enums\Tier;
+use App\Models\Edition;
 use App\Models\User;
+use App\Publishing\EditionPresenter;
 use App\Reading\Account;
+use App\Subscribers\Reader;
+use App\Subscribers\Tiers;
 use Illuminate\Foundation\Auth\Access\AuthorizesRequests;
 use Illuminate\Http\Request;
 
@@ -23,9 +26,9 @@ abstract class Controller
     }
 
     /** Refused to those who may not read all of an edition. */
-    protected function allowWhole(Request $request): void
+    protected function allowWhole(Request $request, Edition $edition): void
     {
-        abort_unless($this->tier($request) === Tier::Pilot, 403, 'The whole document is for Pilot readers: it holds parts that other tiers do not read.');
+        abort_unless(app(EditionPresenter::class)->readsAll($edition, $this->reader($request)), 403, 'The whole document is for those who read all of the edition: it holds parts that you do not read, or not yet.');
     }
 
     /** The account of this person that sizes are told for; null while they have told none. */
@@ -36,11 +39,11 @@ abstract class Controller
         return $user instanceof User ? Account::of($user) : null;
     }
 
-    /** The tier whose parts this person may read. */
-    protected function tier(Request $request): Tier
+    /** As whom this person, or a visitor, reads. */
+    protected function reader(Request $request): Reader
     {
         $user = $request->user();
 
-        return $user instanceof User ? $user->readingTier() : Tier::Harbour;
+        return app(Tiers::class)->readerFor($user instanceof User ? $user : null);
     }
 }

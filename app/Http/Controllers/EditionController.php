@@ -6,9 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Data\AccountData;
 use App\Data\EditionLinkData;
-use App\Data\FeedsData;
 use App\Models\Edition;
-use App\Models\User;
 use App\Publishing\EditionPresenter;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
@@ -18,14 +16,11 @@ final class EditionController extends Controller
 {
     public function index(Request $request, EditionPresenter $presenter): Response
     {
-        $tier = $this->tier($request);
-
-        $user = $request->user();
+        $reader = $this->reader($request);
 
         return Inertia::render('Editions', [
-            'feeds' => $user instanceof User ? FeedsData::of($user) : null,
             'editions' => Edition::query()->with('publishedSetups')->orderByDesc('number')->get()
-                ->map(static fn (Edition $edition): EditionLinkData => $presenter->link($edition, $tier)),
+                ->map(static fn (Edition $edition): EditionLinkData => $presenter->link($edition, $reader)),
         ]);
     }
 
@@ -34,7 +29,7 @@ final class EditionController extends Controller
         $account = $this->account($request);
 
         return Inertia::render('Edition', [
-            'edition' => $presenter->edition($edition, $this->tier($request), $account),
+            'edition' => $presenter->edition($edition, $this->reader($request), $account),
             'account' => $account === null ? null : AccountData::of($account),
         ]);
     }
@@ -42,7 +37,7 @@ final class EditionController extends Controller
     /** How anyone who reads all of an edition can recompute it. */
     public function verify(Request $request, Edition $edition): Response
     {
-        $this->allowWhole($request);
+        $this->allowWhole($request, $edition);
 
         return Inertia::render('Verify', ['number' => $edition->number, 'seal' => $edition->seal, 'hasPrevious' => $edition->previous_seal !== null]);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Data\EditionData;
-use App\Enums\Tier;
 use App\Import\Exporter;
 use App\Models\Edition;
 use App\Publishing\EditionMarkdown;
@@ -22,7 +21,7 @@ final class EditionFileController extends Controller
     /** The sealed document itself, byte for byte. */
     public function document(Request $request, Edition $edition): HttpResponse
     {
-        $this->allowWhole($request);
+        $this->allowWhole($request, $edition);
 
         return $this->file($edition->document, "edition-{$edition->number}.json", 'application/json');
     }
@@ -30,7 +29,7 @@ final class EditionFileController extends Controller
     /** The document with what the record claims of it, to be recomputed. */
     public function evidence(Request $request, Edition $edition, Evidence $evidence): HttpResponse
     {
-        $this->allowWhole($request);
+        $this->allowWhole($request, $edition);
 
         return $this->file(json_encode($evidence->of($edition), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), "evidence-{$edition->number}.json", 'application/json');
     }
@@ -38,7 +37,7 @@ final class EditionFileController extends Controller
     /** The bars its setups were judged on. */
     public function bars(Request $request, Edition $edition, Evidence $evidence): StreamedResponse
     {
-        $this->allowWhole($request);
+        $this->allowWhole($request, $edition);
 
         return $this->table($evidence->bars($edition), "bars-{$edition->number}.csv");
     }
@@ -55,7 +54,7 @@ final class EditionFileController extends Controller
 
     private function readable(Request $request, Edition $edition, EditionPresenter $presenter): EditionData
     {
-        return $presenter->edition($edition, $this->tier($request), $this->account($request), withCharts: false);
+        return $presenter->edition($edition, $this->reader($request), $this->account($request), withCharts: false);
     }
 
     private function file(string $content, string $name, string $type): HttpResponse

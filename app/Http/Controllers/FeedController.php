@@ -8,6 +8,7 @@ use App\Actions\ChangeFeedAddress;
 use App\Delivery\AtomFeed;
 use App\Delivery\DatesFeed;
 use App\Models\User;
+use App\Subscribers\Tiers;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -15,14 +16,14 @@ use Illuminate\Http\Response;
 /** Feeds at private addresses, for readers that cannot sign in: whoever knows the address reads as its owner does. */
 final class FeedController extends Controller
 {
-    public function editions(Request $request, string $token, AtomFeed $feed): Response
+    public function editions(Request $request, string $token, AtomFeed $feed, Tiers $tiers): Response
     {
-        return response($feed->of($this->owner($token)->readingTier(), $request->url()), 200, ['Content-Type' => 'application/atom+xml; charset=UTF-8']);
+        return response($feed->of($tiers->readerFor($this->owner($token)), $request->url()), 200, ['Content-Type' => 'application/atom+xml; charset=UTF-8']);
     }
 
-    public function dates(string $token, DatesFeed $feed): Response
+    public function dates(string $token, DatesFeed $feed, Tiers $tiers): Response
     {
-        return response($feed->of($this->owner($token)->readingTier()), 200, ['Content-Type' => 'text/calendar; charset=UTF-8']);
+        return response($feed->of($tiers->readerFor($this->owner($token))), 200, ['Content-Type' => 'text/calendar; charset=UTF-8']);
     }
 
     /** Private addresses anew, or none any more. */

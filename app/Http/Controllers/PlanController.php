@@ -8,7 +8,6 @@ use App\Actions\PublishPlan;
 use App\Actions\WriteBias;
 use App\Clock\MarketClock;
 use App\Data\CheckLineData;
-use App\Enums\Tier;
 use App\Models\Candidate;
 use App\Models\Edition;
 use App\Models\Plan;
@@ -19,6 +18,7 @@ use App\Planning\WorkbenchPresenter;
 use App\Publishing\EditionComposer;
 use App\Publishing\EditionPresenter;
 use App\Publishing\PublicationCheck;
+use App\Subscribers\Tiers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -38,19 +38,20 @@ final class PlanController extends Controller
         EditionComposer $composer,
         EditionPresenter $editions,
         MarketClock $clock,
+        Tiers $tiers,
     ): Response {
         $plan = $this->plan($request);
         $lines = $check->lines($plan);
         $notReady = array_values(array_filter(array_map(static fn (CheckLineData $line): ?int => $line->stops ? $line->candidateId : null, $lines)));
-        $tier = Tier::tryFrom($request->string('tier')->value()) ?? Tier::Pilot;
+        $tier = $tiers->all()->firstWhere('key', $request->string('tier')->value()) ?? $tiers->highest();
         $previous = Edition::query()->orderByDesc('number')->first();
 
         return Inertia::render('Publish', [
             'plan' => $presenter->plan($plan),
             'check' => $lines,
-            'tier' => $tier,
+            'tier' => $tier->key,
             'notReady' => count($notReady),
-            'edition' => $editions->preview($composer->compose($plan, $previous, $clock->moment(), $notReady), $tier),
+            'edition' => $editions->preview($composer->compose($plan, $previous, $clock->moment(), $notReady), $tiers->reader($tier)),
         ]);
     }
 

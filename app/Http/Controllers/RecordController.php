@@ -13,11 +13,11 @@ final class RecordController extends Controller
 {
     public function __invoke(Request $request, RecordPresenter $presenter): Response
     {
-        $tier = $this->tier($request);
+        $reader = $this->reader($request);
         $request->validate(['kind' => ['sometimes', 'nullable', 'string', 'max:40'], 'first' => ['sometimes', 'boolean']]);
         $kind = $request->filled('kind') ? $request->string('kind')->value() : null;
         $first = $request->boolean('first');
-        $rows = $presenter->rows($tier, $kind, $first);
+        $rows = $presenter->rows($reader, $kind, $first);
 
         return Inertia::render('Record', [
             'rows' => $rows,
@@ -25,7 +25,7 @@ final class RecordController extends Controller
             'kinds' => $presenter->kinds(),
             'kind' => $kind,
             'first' => $first,
-            'withheld' => $presenter->withheld($tier),
+            'withheld' => $presenter->withheld($reader),
         ]);
     }
 }

@@ -11,7 +11,6 @@ use App\Actions\ReviewSetup;
 use App\Enums\ReasonJudgement;
 use App\Enums\Relation;
 use App\Enums\ResultJudgement;
-use App\Enums\Tier;
 use App\Http\Requests\UpdateRequest;
 use App\Models\PublishedSetup;
 use App\Models\User;
@@ -19,6 +18,7 @@ use App\Planning\CurrentPlan;
 use App\Planning\WorkbenchPresenter;
 use App\Publishing\EditionPresenter;
 use App\Reviewing\ReviewPresenter;
+use App\Subscribers\Tiers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -45,11 +45,11 @@ final class ReviewController extends Controller
     }
 
     /** The chart of a published setup, from before its publication to now. */
-    public function chart(PublishedSetup $published, EditionPresenter $editions): JsonResponse
+    public function chart(PublishedSetup $published, EditionPresenter $editions, Tiers $tiers): JsonResponse
     {
         $this->authorize('review', $published);
 
-        return new JsonResponse($editions->ofOne($published, Tier::Pilot));
+        return new JsonResponse($editions->ofOne($published, $tiers->whole()));
     }
 
     public function judge(Request $request, PublishedSetup $published, ReviewSetup $review): RedirectResponse

@@ -6,7 +6,6 @@ namespace App\Http\Requests;
 
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
-use App\Enums\Tier;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -20,7 +19,7 @@ final class JudgeCandidateRequest extends FormRequest
             'reason' => ['present', 'nullable', 'string', 'max:200'],
             'no_trade' => ['sometimes', Rule::enum(NoTrade::class)],
             'would_change' => ['sometimes', 'nullable', 'string', 'max:30'],
-            'readers' => ['required', Rule::enum(Tier::class)],
+            'readers' => ['required', Rule::exists('tiers', 'key')],
         ];
     }
 }

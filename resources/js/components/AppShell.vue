@@ -38,9 +38,13 @@ const items = computed(() => [
     ...(person.value?.mayPlan === true
         ? [
               { label: 'How your levels did', icon: 'pi pi-history', command: () => router.visit('/levels') },
+              ...(person.value.mayPublish
+                  ? [{ label: 'Subscribers and tiers', icon: 'pi pi-users', command: () => router.visit('/subscribers') }]
+                  : []),
               { label: 'Data: feeds, files, instruments', icon: 'pi pi-database', command: () => router.visit('/data') },
           ]
         : []),
+    { label: 'Your settings', icon: 'pi pi-cog', command: () => router.visit('/settings') },
     { label: dark.value ? 'Light paper' : 'Dark paper', icon: dark.value ? 'pi pi-sun' : 'pi pi-moon', command: toggleTheme },
     { label: 'Keys of this screen', icon: 'pi pi-question-circle', command: () => (helpOpen.value = true) },
     { separator: true },
@@ -66,6 +70,7 @@ const items = computed(() => [
         </nav>
         <div class="right">
             <MarketControl v-if="page.props.clock" :clock="page.props.clock" :may-play="person?.mayPlayMarket ?? false" />
+            <Link v-if="!person" href="/sign-in" class="sign-in">Sign in</Link>
             <Button
                 v-if="person"
                 class="person"
@@ -133,6 +138,10 @@ const items = computed(() => [
     display: flex;
     align-items: center;
     gap: 8px;
+}
+
+.sign-in {
+    white-space: nowrap;
 }
 .who {
     white-space: nowrap;

@@ -53,8 +53,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                     </h2>
                     <p class="muted">{{ part.kind }}, last {{ part.lastClose }} {{ part.currency }}</p>
                 </header>
-                <p v-if="part.passed" class="passed">{{ part.verdict }}</p>
-                <template v-else>
+                <p v-if="part.fullFor" class="passed">
+                    <span v-for="side in part.sides" :key="side" :class="side">{{
+                        side === 'long' ? '▲ Long. ' : '▼ Short. '
+                    }}</span>
+                    {{ part.passed ? 'No trade. The reason is' : 'The plan for it is' }} for {{ part.fullFor }} readers.
+                </p>
+                <p v-if="part.passed && !part.fullFor" class="passed">{{ part.verdict }}</p>
+                <template v-else-if="!part.passed">
                     <section v-if="part.carried" class="carried" :aria-label="`${part.symbol} in an earlier edition`">
                         <h3>
                             {{ RELATION[part.carried.relation] }}
@@ -197,9 +203,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 </template>
             </section>
 
-            <p v-if="edition.withheld > 0" class="withheld">
-                {{ edition.withheld }} more {{ edition.withheld === 1 ? 'candidate is' : 'candidates are' }} for Pilot readers.
-            </p>
+            <p v-if="edition.withheld > 0" class="withheld">{{ edition.withheldNote }}</p>
             <footer>
                 <p>{{ edition.costs }}</p>
                 <p v-if="edition.seal">

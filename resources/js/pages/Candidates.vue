@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Link, router, useForm } from '@inertiajs/vue3';
+import { Link, router, useForm, usePage } from '@inertiajs/vue3';
 import AutoComplete, { type AutoCompleteCompleteEvent, type AutoCompleteOptionSelectEvent } from 'primevue/autocomplete';
 import Button from 'primevue/button';
 import Column from 'primevue/column';
@@ -16,10 +16,11 @@ import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
-import type { CandidateData, CandidateState, InstrumentData, PlanData, Tier } from '@/types/data';
+import type { CandidateData, CandidateState, InstrumentData, PlanData } from '@/types/data';
 
 const props = defineProps<{ plan: PlanData; candidates: CandidateData[] }>();
 
+const page = usePage();
 const toast = useToast();
 const chosenId = ref<number | null>(props.candidates[0]?.id ?? null);
 const chosen = computed(() => props.candidates.find((one) => one.id === chosenId.value) ?? null);
@@ -28,10 +29,10 @@ const finder = ref<{ hide: () => void }>();
 const found = ref<InstrumentData[]>([]);
 const search = ref<string | InstrumentData>('');
 const passing = ref<CandidateData | null>(null);
-const passForm = useForm<{ state: CandidateState; reason: string; readers: Tier }>({
+const passForm = useForm<{ state: CandidateState; reason: string; readers: string }>({
     state: 'passed',
     reason: '',
-    readers: 'harbour',
+    readers: 'visitors',
 });
 const usualReasons = [
     'No level near enough for a stop.',
@@ -40,10 +41,10 @@ const usualReasons = [
     'Nothing to wait for yet.',
     'Against the bias.',
 ];
-const tiers = [
-    { label: 'All readers', value: 'harbour' },
-    { label: 'Pilot only', value: 'pilot' },
-];
+/** From whom on a candidate is meant to be read: the lowest tier is everyone. */
+const tiers = computed(() =>
+    page.props.tiers.map(({ value, label }, i) => ({ value, label: i === 0 ? 'Everyone' : `${label} and up` })),
+);
 const counts = computed(() => {
     const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
     return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided`;
@@ -104,7 +105,7 @@ function add(instrument: InstrumentData): void {
     );
 }
 
-function judge(candidate: CandidateData, change: Partial<{ state: CandidateState; reason: string; readers: Tier }>): void {
+function judge(candidate: CandidateData, change: Partial<{ state: CandidateState; reason: string; readers: string }>): void {
     router.patch(
         `/plan/candidates/${candidate.id}`,
         { state: candidate.state, reason: candidate.reason, readers: candidate.readers, ...change },

@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import { Link, usePage } from '@inertiajs/vue3';
-import { computed } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import AccountForm from '@/components/AccountForm.vue';
 import type { AccountData, EditionData } from '@/types/data';
 
-const props = defineProps<{ edition: EditionData; account: AccountData | null }>();
+defineProps<{ edition: EditionData; account: AccountData | null }>();
 
 const page = usePage();
-const readsAll = computed(
-    () => props.edition.withheld === 0 && (page.props.person?.role !== 'subscriber' || page.props.person.tier === 'Pilot'),
-);
 </script>
 
 <template>
@@ -21,13 +17,13 @@ const readsAll = computed(
             <span>
                 <a :href="`/editions/${edition.number}/markdown`">Markdown</a>
                 <a :href="`/editions/${edition.number}/setups`">Setups (CSV)</a>
-                <template v-if="readsAll">
+                <template v-if="edition.readsAll">
                     <a :href="`/editions/${edition.number}/document`">Sealed document (JSON)</a>
                     <Link :href="`/editions/${edition.number}/verify`">Verify it yourself</Link>
                 </template>
             </span>
         </nav>
-        <AccountForm :account="account" class="account" />
+        <AccountForm v-if="page.props.person" :account="account" class="account" />
         <EditionSheet :edition="edition" />
     </AppShell>
 </template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
+import { Link, usePage } from '@inertiajs/vue3';
 import AppShell from '@/components/AppShell.vue';
-import FeedsBox from '@/components/FeedsBox.vue';
-import type { EditionLinkData, FeedsData } from '@/types/data';
+import type { EditionLinkData } from '@/types/data';
 
-defineProps<{ editions: EditionLinkData[]; feeds: FeedsData | null }>();
+defineProps<{ editions: EditionLinkData[] }>();
+
+const page = usePage();
 </script>
 
 <template>
@@ -27,7 +28,9 @@ defineProps<{ editions: EditionLinkData[]; feeds: FeedsData | null }>();
                     }}</span></span
                 >
             </Link>
-            <FeedsBox :feeds="feeds" />
+            <p v-if="page.props.person" class="muted foot">
+                Mails, a feed, a calendar and a webhook are in <Link href="/settings">your settings</Link>.
+            </p>
         </div>
     </AppShell>
 </template>
@@ -52,6 +55,10 @@ h1 {
 }
 .one:hover {
     background: var(--wash);
+}
+.foot {
+    padding: 12px 4px;
+    border-top: 1px solid var(--hair-2);
 }
 .number {
     font: 600 22px/28px var(--serif);

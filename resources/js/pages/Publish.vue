@@ -10,9 +10,9 @@ import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
-import type { CheckLineData, EditionData, PlanData, Tier } from '@/types/data';
+import type { CheckLineData, EditionData, PlanData } from '@/types/data';
 
-const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: Tier; notReady: number; edition: EditionData }>();
+const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: string; notReady: number; edition: EditionData }>();
 
 const page = usePage();
 const confirm = useConfirm();
@@ -23,10 +23,7 @@ const form = useForm({ plan: props.plan.id });
 const stops = computed(() => props.check.filter((line) => line.stops));
 const warns = computed(() => props.check.filter((line) => !line.stops));
 const mayPublish = computed(() => page.props.person?.mayPublish ?? false);
-const tiers = [
-    { label: 'Pilot', value: 'pilot' },
-    { label: 'Harbour', value: 'harbour' },
-];
+const tiers = computed(() => [...page.props.tiers].reverse());
 const sizes = [
     { label: 'Page', value: false },
     { label: 'Phone', value: true },

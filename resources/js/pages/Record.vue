@@ -128,7 +128,7 @@ useShortcuts([
                 <span v-if="cut" class="muted">The figures above are those of this cut: {{ totals.published }} setups.</span>
             </div>
             <p v-if="withheld > 0" class="muted">
-                {{ withheld }} {{ withheld === 1 ? 'setup' : 'setups' }} for Pilot readers
+                {{ withheld }} {{ withheld === 1 ? 'setup' : 'setups' }} for other readers
                 {{ withheld === 1 ? 'is' : 'are' }} still waiting or open, and will stand here once over.
             </p>
             <p v-if="rows.length === 0 && cut" class="empty">No setup of this cut is published yet.</p>

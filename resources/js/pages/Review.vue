@@ -31,6 +31,8 @@ const updating = ref(false);
 const note = ref('');
 const pane = ref<HTMLElement>();
 const width = useWidth(pane, 800);
+// the judgement stays in view below it
+const chartHeight = Math.max(300, Math.min(520, window.innerHeight - 350));
 const chartWidth = computed(() => (width.value > 640 ? Math.round(width.value * 0.56) : width.value));
 
 /** Charts that were fetched, by setup; a later look is at once. */
@@ -238,7 +240,8 @@ useShortcuts([
                         <span class="r">{{
                             item.followed.outcome.r === null ? '' : `${signed(item.followed.outcome.r, 2)} R`
                         }}</span>
-                        <span class="standing muted">{{ standing(item) || (item.isSettled ? '' : 'to settle') }}</span>
+                        <span v-if="standing(item)" class="standing muted">{{ standing(item) }}</span>
+                        <span v-else-if="!item.isSettled" class="visually-hidden">to settle</span>
                     </button>
                 </section>
                 <section v-if="review.levels.length > 0" class="levels" aria-label="Your levels since">
@@ -305,8 +308,14 @@ useShortcuts([
                 </p>
                 <p class="sentence">{{ chosen.sentence }}</p>
                 <div ref="pane" class="columns" :class="{ wide: width > 640 }">
-                    <div class="chart">
-                        <EditionChart v-if="shownPart?.chart" :part="shownPart" :bars="45" :width="chartWidth" :height="330" />
+                    <div>
+                        <EditionChart
+                            v-if="shownPart?.chart"
+                            :part="shownPart"
+                            :bars="45"
+                            :width="chartWidth"
+                            :height="chartHeight"
+                        />
                         <p v-else class="muted">The chart is on its way.</p>
                     </div>
                     <FollowedFacts :followed="chosen.followed" :strip-width="230" />
@@ -394,7 +403,7 @@ useShortcuts([
     align-items: center;
     gap: 0 8px;
     width: 100%;
-    padding: 4px 16px;
+    padding: 5px 16px;
     border: 0;
     border-top: 1px solid var(--hair);
     background: none;
@@ -495,10 +504,6 @@ useShortcuts([
     display: grid;
     grid-template-columns: auto minmax(0, 1fr);
     gap: 20px;
-}
-.chart {
-    min-height: 330px;
-    --paper: var(--sheet);
 }
 .judgement {
     display: flex;

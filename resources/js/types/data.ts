@@ -10,6 +10,8 @@ export type CancelSide = 'stop' | 'target';
 
 export type CandidateState = 'new' | 'kept' | 'passed';
 
+export type DeliveryChannel = 'mail' | 'webhook';
+
 export type ImportKind = 'bars' | 'instruments' | 'events';
 
 export type ImportState = 'preview' | 'queued' | 'checking' | 'writing' | 'done' | 'refused' | 'cancelled' | 'failed';
@@ -50,6 +52,8 @@ export type Role = 'author' | 'assistant' | 'subscriber';
 
 export type RunState = 'queued' | 'running' | 'done' | 'cancelled' | 'failed';
 
+export type Sees = 'nothing' | 'headline' | 'levels' | 'full';
+
 export type Side = 'long' | 'short';
 
 export type Stack = 'up' | 'down' | 'mixed';
@@ -57,8 +61,6 @@ export type Stack = 'up' | 'down' | 'mixed';
 export type Standing = 'met' | 'not_yet' | 'failed';
 
 export type StopPlace = 'swing' | 'level' | 'range';
-
-export type Tier = 'harbour' | 'pilot';
 
 export type TimeFrame = '5m' | '30m' | '1h' | '4h' | '1d' | '1w' | '1mo' | '3mo';
 
@@ -126,7 +128,7 @@ export interface CandidateData {
     noTrade: NoTrade;
     wouldChange: string | null;
     verdict: string;
-    readers: Tier;
+    readers: string;
     lastClose: string | null;
     change: string | null;
     levelCount: number;
@@ -273,6 +275,15 @@ export interface DayLineStepData {
     done: boolean;
 }
 
+export interface DeliveriesData {
+    title: string;
+    path: string;
+    total: number;
+    sent: number;
+    waiting: number;
+    failed: FailedDeliveryData[];
+}
+
 export interface EditionData {
     number: number;
     isPreview: boolean;
@@ -286,6 +297,8 @@ export interface EditionData {
     previousSeal: string | null;
     parts: EditionPartData[];
     withheld: number;
+    withheldNote: string;
+    readsAll: boolean;
     costs: string;
 }
 
@@ -314,6 +327,8 @@ export interface EditionPartData {
     kind: string;
     currency: string;
     passed: boolean;
+    fullFor: string | null;
+    sides: Side[];
     verdict: string;
     lastClose: string;
     levels: EditionLevelData[];
@@ -370,6 +385,14 @@ export interface FactData {
     label: string;
     value: string;
     note: string;
+}
+
+export interface FailedDeliveryData {
+    id: number;
+    to: string;
+    channel: DeliveryChannel;
+    attempts: number;
+    error: string;
 }
 
 export interface FeedsData {
@@ -847,6 +870,20 @@ export interface RScaleData {
     stop: number;
 }
 
+export interface ReaderSettingsData {
+    name: string;
+    address: string;
+    role: string;
+    mailsEditions: boolean;
+    mailsUpdates: boolean;
+    webhookUrl: string | null;
+    webhookSecret: string | null;
+    account: AccountData | null;
+    feeds: FeedsData | null;
+    sessions: SignedInData[];
+    canLeave: boolean;
+}
+
 export interface ReadingNoteData {
     shape: string;
     cleanness: number | null;
@@ -1000,6 +1037,13 @@ export interface ReviewLevelData {
     session: string;
 }
 
+export interface RosterReportData {
+    invited: number;
+    changed: number;
+    same: number;
+    faults: LineFaultData[];
+}
+
 export interface SeasonData {
     symbol: string;
     cycle: string;
@@ -1068,6 +1112,13 @@ export interface SetupKindLineData {
     value: string;
 }
 
+export interface SignedInData {
+    what: string;
+    address: string;
+    lastSeen: string;
+    isHere: boolean;
+}
+
 export interface StopMoveData {
     after: string;
     afterValue: string | null;
@@ -1099,6 +1150,17 @@ export interface StripData {
     filled: string;
 }
 
+export interface SubscriberData {
+    id: number;
+    name: string;
+    address: string;
+    tier: string;
+    standing: string;
+    hasJoined: boolean;
+    getsMails: boolean;
+    getsWebhook: boolean;
+}
+
 export interface TargetData {
     price: string;
     share: string;
@@ -1111,6 +1173,16 @@ export interface ThesisData {
     conviction: number | null;
     wrongIf: string;
     wrongAt: string | null;
+}
+
+export interface TierData {
+    id: number;
+    key: string;
+    name: string;
+    sees: Sees;
+    opensAfterHours: number | null;
+    isVisitors: boolean;
+    readers: number;
 }
 
 export interface TouchData {

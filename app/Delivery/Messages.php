@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Delivery;
+
+use App\Clock\TimeLabel;
+use App\Enums\DeliverySubject;
+use App\Enums\Sees;
+use App\Models\Edition;
+use App\Models\Update;
+use App\Publishing\EditionMarkdown;
+use App\Publishing\EditionPresenter;
+use App\Publishing\SetupsFile;
+use App\Record\UpdateWords;
+use App\Subscribers\Reader;
+
+/**
+ * Writes what is delivered. Readers who read the same are sent the same: it is written once for all of them, and only the
+ * last few are kept.
+ */
+final class Messages
+{
+    private const KEPT = 8;
+
+    /** @var array<string, Message|null> */
+    private array $written = [];
+
+    public function __construct(
+        private readonly EditionPresenter $editions,
+        private readonly EditionMarkdown $markdown,
+        private readonly SetupsFile $setups,
+        private readonly TimeLabel $times,
+    ) {
+    }
+
+    /** Null when this reader sees nothing of it. */
+    public function of(DeliverySubject $subject, int $id, Reader $reader): ?Message
+    {
+        $key = "{$subject->value}-{$id}-{$reader->key()}";
+        if (! array_key_exists($key, $this->written)) {
+            $message = match ($subject) {
+                DeliverySubject::Edition => $this->edition(Edition::query()->findOrFail($id), $reader),
+                DeliverySubject::Update => $this->update(Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument', 'author'])->findOrFail($id), $reader),
+                DeliverySubject::Answer => throw new \LogicException('An answer is for one person.'),
+            };
+            $this->written = array_slice($this->written + [$key => $message], -self::KEPT, null, true);
+        }
+
+        return $this->written[$key];
+    }
+
+    private function edition(Edition $edition, Reader $reader): Message
+    {
+        $read = $this->editions->edition($edition, $reader, withCharts: false);
+
+        return new Message("Edition {$edition->number}: {$read->session}", "/editions/{$edition->number}", $this->markdown->of($read), [
+            'event' => 'edition',
+            'edition' => $edition->number,
+            'session' => $edition->session_date,
+            'published_at' => $edition->published_at,
+            'seal' => $edition->seal,
+            'setups' => $this->setups->records($read),
+            'withheld' => $read->withheld,
+        ]);
+    }
+
+    private function update(Update $update, Reader $reader): ?Message
+    {
+        $published = $update->publishedSetup;
+        if ($reader->sees($published->readers, $published->edition->published_at) !== Sees::Full) {
+            return null;
+        }
+        $symbol = $published->instrument->symbol;
+        $what = UpdateWords::of($update);
+
+        return new Message("{$symbol}: ".lcfirst($what), "/editions/{$published->edition->number}", implode("\n\n", array_filter([
+            "# {$symbol}: ".lcfirst($what),
+            "An update by {$update->author->name}, {$this->times->full($update->at)}, to setup {$published->key} of edition {$published->edition->number}.",
+            EditionMarkdown::plain($update->text),
+        ]))."\n", [
+            'event' => 'update',
+            'edition' => $published->edition->number,
+            'setup' => $published->key,
+            'symbol' => $symbol,
+            'update' => $update->toRules(),
+            'text' => $update->text,
+        ]);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Enums;
+
+/** What is delivered. */
+enum DeliverySubject: string
+{
+    case Edition = 'edition';
+    case Update = 'update';
+    /** To a request for a symbol. */
+    case Answer = 'answer';
+}

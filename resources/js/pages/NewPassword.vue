@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { useForm } from '@inertiajs/vue3';
+import Button from 'primevue/button';
+import InputText from 'primevue/inputtext';
+import Password from 'primevue/password';
+import Gate from '@/components/Gate.vue';
+
+const props = defineProps<{ token: string; email: string; isFirst: boolean }>();
+
+const form = useForm({ email: props.email, password: '', password_confirmation: '' });
+
+function keep(): void {
+    form.post(`/${props.isFirst ? 'invitations' : 'password'}/${props.token}`, {
+        onError: () => form.reset('password', 'password_confirmation'),
+    });
+}
+</script>
+
+<template>
+    <Gate :title="isFirst ? 'Your invitation' : 'A new password'">
+        <form class="sheet" @submit.prevent="keep">
+            <h1>{{ isFirst ? 'Welcome' : 'A new password' }}</h1>
+            <p class="muted">
+                {{ isFirst ? 'Set a password, and you are in.' : 'Whoever is signed in with the old one is signed out.' }}
+            </p>
+            <label for="email">Address</label>
+            <InputText id="email" v-model="form.email" type="email" autocomplete="username" readonly fluid />
+            <label for="password">Password, at least eight characters</label>
+            <Password
+                v-model="form.password"
+                input-id="password"
+                :feedback="false"
+                :input-props="{ autocomplete: 'new-password' }"
+                :invalid="!!form.errors.password"
+                fluid
+                toggle-mask
+            />
+            <label for="again">Once more</label>
+            <Password
+                v-model="form.password_confirmation"
+                input-id="again"
+                :feedback="false"
+                :input-props="{ autocomplete: 'new-password' }"
+                fluid
+                toggle-mask
+            />
+            <p v-if="form.errors.password || form.errors.email" class="error" role="alert">
+                {{ form.errors.password ?? form.errors.email }}
+            </p>
+            <Button type="submit" label="Set the password" :loading="form.processing" fluid />
+        </form>
+    </Gate>
+</template>

@@ -1,0 +1,4 @@
+{{ $words }}
+
+Read it in Watchpost: {{ new \Illuminate\Support\HtmlString($address) }}
+Send me no more mails: {{ new \Illuminate\Support\HtmlString($unsubscribe) }}
