@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\CandidateController;
 use App\Http\Controllers\DataController;
+use App\Http\Controllers\DraftController;
 use App\Http\Controllers\EditionController;
 use App\Http\Controllers\EditionFileController;
 use App\Http\Controllers\FeedController;
@@ -17,6 +18,7 @@ use App\Http\Controllers\MarketController;
 use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PlanTextController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\ReviewController;
@@ -62,6 +64,7 @@ Route::get('editions/{edition:number}/verify', [EditionController::class, 'verif
 Route::get('editions/{edition:number}/evidence', [EditionFileController::class, 'evidence']);
 Route::get('editions/{edition:number}/bars', [EditionFileController::class, 'bars']);
 Route::get('editions/{edition:number}/markdown', [EditionFileController::class, 'markdown']);
+Route::get('editions/{edition:number}/images/{hash}', [PlanTextController::class, 'published']);
 Route::get('editions/{edition:number}/setups', [EditionFileController::class, 'setups']);
 Route::get('record', RecordController::class);
 
@@ -134,6 +137,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('plan/mark/{candidate}/rehearsals/{rehearsal}/cancel', [RehearsalController::class, 'cancel']);
         Route::get('plan/mark/{candidate}/rehearsals/{rehearsal}/cases/{number}', [RehearsalController::class, 'case'])->whereNumber('number');
 
+        Route::post('plan/drafts', [DraftController::class, 'begin']);
+        Route::post('plan/drafts/{plan}', [DraftController::class, 'choose']);
+        Route::delete('plan/drafts/{plan}', [DraftController::class, 'discard']);
+        Route::patch('plan/session', [DraftController::class, 'session']);
+        Route::post('plan/parts', [PlanTextController::class, 'add']);
+        Route::patch('plan/parts/{part}', [PlanTextController::class, 'write']);
+        Route::post('plan/parts/{part}/move', [PlanTextController::class, 'move']);
+        Route::delete('plan/parts/{part}', [PlanTextController::class, 'remove']);
+        Route::get('plan/references', [PlanTextController::class, 'references']);
+        Route::post('plan/images', [PlanTextController::class, 'attach']);
+        Route::get('plan/images/{hash}', [PlanTextController::class, 'image']);
+        Route::patch('settings/parts', [PlanTextController::class, 'settings']);
         Route::patch('plan/bias', [PlanController::class, 'bias']);
         Route::post('plan/undo', [PlanController::class, 'undo']);
         Route::post('plan/redo', [PlanController::class, 'redo']);

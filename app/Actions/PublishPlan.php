@@ -66,6 +66,7 @@ final readonly class PublishPlan
             'plan_id' => $plan->id,
             'author_id' => $plan->author_id,
             'session_date' => $plan->session_date,
+            'kind' => $plan->kind,
             'published_at' => $now,
             'previous_seal' => $previous?->seal,
             'seal' => Seal::of($text),

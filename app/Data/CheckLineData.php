@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-/** One line of the check before publication: it stops, or it warns. */
+/** A line of the check before publication, and where what it tells can be mended. */
 final readonly class CheckLineData
 {
-    public function __construct(public bool $stops, public string $message, public ?int $candidateId)
+    /** @param string|null $place "words" for the texts of the plan; a candidate goes before */
+    public function __construct(public bool $stops, public string $message, public ?int $candidateId, public ?string $place = null)
     {
     }
 }

@@ -10,6 +10,7 @@ final readonly class EditionLinkData
     /** @param list<string> $symbols */
     public function __construct(
         public int $number,
+        public string $kind,
         public string $session,
         public string $publishedAt,
         public array $symbols,

@@ -33,6 +33,8 @@ final readonly class WorkbenchData
         public ?float $atrValue,
         public ?string $undo,
         public ?string $redo,
+        public int $planId,
+        public int $revision,
     ) {
     }
 }

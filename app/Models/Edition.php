@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\PlanKind;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -16,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int         $plan_id
  * @property int         $author_id
  * @property string      $session_date
+ * @property PlanKind    $kind
  * @property int         $published_at
  * @property string|null $previous_seal
  * @property string      $seal
@@ -32,6 +34,12 @@ class Edition extends Model
     {
         static::updating(static fn () => throw new \LogicException('An edition is sealed: it cannot be changed.'));
         static::deleting(static fn () => throw new \LogicException('An edition is sealed: it cannot be removed.'));
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => PlanKind::class];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Planning\PlanSnapshot;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * @phpstan-import-type Snapshot from PlanSnapshot
@@ -17,6 +18,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $instrument_id
  * @property Snapshot $before
  * @property Snapshot $after
+ * @property int|null $user_id  who made it, or undid it last
+ * @property int      $revision of the plan after that
+ * @property User|null $user
  */
 class PlanChange extends Model
 {
@@ -28,5 +32,11 @@ class PlanChange extends Model
     protected function casts(): array
     {
         return ['before' => 'array', 'after' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 }

@@ -25,6 +25,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $webhook_secret  by which they can tell that a call is ours
  * @property Carbon|null $invited_at
  * @property Carbon|null $joined_at   null until an invitation is taken up
+ * @property int|null    $chosen_plan_id of several drafts the one in hand
  * @property int|null    $seen_until  up to when they have seen what changed
  * @property User|null $worksFor
  */

@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Levels\LevelLog;
 use App\Models\Plan;
 use App\Models\PlanChange;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -33,6 +34,7 @@ final class PlanHistory
     {
         return DB::transaction(static function () use ($plan, $label, $instrumentId, $change): mixed {
             self::lock($plan);
+            app(Seen::class)->check($plan, $instrumentId, $label);
             $extra = $instrumentId === null ? [] : [$instrumentId];
             $before = PlanSnapshot::take($plan, $extra);
             $result = $change();
@@ -53,7 +55,7 @@ final class PlanHistory
             $change = self::at($plan, $plan->change_position);
             if ($change !== null) {
                 self::travel($plan, $change, $change->after, $change->before, 'undone');
-                $plan->update(['change_position' => $plan->change_position - 1]);
+                self::moved($plan, $change, $plan->change_position - 1);
             }
 
             return $change;
@@ -68,7 +70,7 @@ final class PlanHistory
             $change = self::at($plan, $plan->change_position + 1);
             if ($change !== null) {
                 self::travel($plan, $change, $change->before, $change->after, 'made again');
-                $plan->update(['change_position' => $plan->change_position + 1]);
+                self::moved($plan, $change, $plan->change_position + 1);
             }
 
             return $change;
@@ -105,9 +107,16 @@ final class PlanHistory
     {
         $plan->changes()->where('position', '>', $plan->change_position)->delete();
         $position = $plan->change_position + 1;
-        $plan->changes()->create(['position' => $position, 'label' => $label, 'instrument_id' => $instrumentId, 'before' => $before, 'after' => $after]);
+        $plan->changes()->create(['position' => $position, 'label' => $label, 'instrument_id' => $instrumentId, 'before' => $before, 'after' => $after, 'user_id' => Auth::id(), 'revision' => $plan->revision + 1]);
         $plan->changes()->where('position', '<=', $position - self::KEPT_CHANGES)->delete();
-        $plan->update(['change_position' => $position]);
+        $plan->update(['change_position' => $position, 'revision' => $plan->revision + 1]);
+    }
+
+    /** Undone or made again, a change is one that others have not seen. */
+    private static function moved(Plan $plan, PlanChange $change, int $position): void
+    {
+        $change->update(['user_id' => Auth::id(), 'revision' => $plan->revision + 1]);
+        $plan->update(['change_position' => $position, 'revision' => $plan->revision + 1]);
     }
 
     private static function at(Plan $plan, int $position): ?PlanChange

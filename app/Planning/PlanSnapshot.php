@@ -11,11 +11,13 @@ use App\Models\Setup;
 use Illuminate\Support\Facades\DB;
 
 /**
- * All of a plan's draft that undo can bring back: its line of bias, its candidates with their setups, and the
+ * All of a plan's draft that undo can bring back: its line of bias, its texts, its candidates with their setups, and the
  * author's levels on the instruments among them.
  *
+ * @phpstan-import-type PartState from PlanParts
+ *
  * @phpstan-type Snapshot array{
- *     bias: string, candidates: list<array<string, mixed>>, setups: list<array<string, mixed>>,
+ *     bias: string, parts: list<PartState>, candidates: list<array<string, mixed>>, setups: list<array<string, mixed>>,
  *     levels: list<array<string, mixed>>, instruments: list<int>
  * }
  */
@@ -34,6 +36,7 @@ final class PlanSnapshot
 
         return [
             'bias' => $plan->bias,
+            'parts' => $plan->parts,
             'candidates' => self::rows($candidates->all()),
             'setups' => self::rows(DB::table('setups')->whereIn('candidate_id', $candidates->pluck('id'))->orderBy('id')->get()->all()),
             'levels' => self::rows(DB::table('levels')->where('author_id', $plan->author_id)->whereIn('instrument_id', $instruments)->orderBy('id')->get()->all()),
@@ -50,7 +53,7 @@ final class PlanSnapshot
      */
     public static function restore(Plan $plan, array $from, array $to): void
     {
-        $plan->update(['bias' => $to['bias']]);
+        $plan->update(['bias' => $to['bias'], 'parts' => $to['parts']]);
         Setup::query()->whereIn('candidate_id', $plan->candidates()->pluck('id'))->delete();
         Candidate::query()->where('plan_id', $plan->id)->delete();
         Level::query()->whereKey(self::changedLevels($from, $to))->delete();

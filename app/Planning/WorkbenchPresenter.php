@@ -7,6 +7,8 @@ namespace App\Planning;
 use App\Clock\TimeLabel;
 use App\Data\CandidateData;
 use App\Data\CandidateLinkData;
+use App\Data\ChoiceData;
+use App\Data\DraftData;
 use App\Data\InstrumentData;
 use App\Data\PlanData;
 use App\Data\ReadingNoteData;
@@ -16,6 +18,7 @@ use App\Data\VariantData;
 use App\Data\VariantOfferData;
 use App\Data\WorkbenchData;
 use App\Enums\CandidateState;
+use App\Enums\PlanKind;
 use App\Levels\CrossChecks;
 use App\Levels\LevelReader;
 use App\Levels\LevelWords;
@@ -30,6 +33,7 @@ use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\Session;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\VariantKind;
@@ -48,18 +52,30 @@ final readonly class WorkbenchPresenter
         private LevelReader $levels,
         private CrossChecks $checks,
         private LadderPresenter $ladder,
+        private PlanDates $dates,
     ) {
     }
 
     public function plan(Plan $plan): PlanData
     {
+        [$moment, $what] = $this->dates->deadline($plan);
+
         return new PlanData(
             $plan->id,
-            $this->times->date($plan->session_date),
+            $plan->kind,
+            $plan->kind->label(),
+            $this->dates->words($plan->session_date, $plan->through_date),
+            $plan->session_date,
             $this->times->opening($plan->session_date),
+            "{$this->times->full($moment)}, when {$what} opens",
+            $plan->is_late,
             $plan->bias,
             PlanHistory::nextUndo($plan),
             PlanHistory::nextRedo($plan),
+            $plan->revision,
+            array_values(Plan::drafts($plan->author)->orderBy('session_date')->orderBy('id')->get()->map(fn (Plan $draft): DraftData => new DraftData($draft->id, "{$draft->kind->label()}, {$this->dates->words($draft->session_date, $draft->through_date)}", $draft->kind))->all()),
+            array_map(fn (Session $session): ChoiceData => new ChoiceData($session->date, $this->dates->words($session->date, $this->dates->from($plan->kind, $session->date)['through_date']).($this->dates->isRunning($session->date) ? ', open already' : '')), $this->dates->choices($plan->kind)),
+            array_map(static fn (PlanKind $kind): ChoiceData => new ChoiceData($kind->value, $kind->label()), PlanKind::cases()),
         );
     }
 
@@ -115,6 +131,8 @@ final readonly class WorkbenchPresenter
             $atr === null ? null : $atr / 10 ** $series->grid->decimals,
             PlanHistory::nextUndo($plan),
             PlanHistory::nextRedo($plan),
+            $plan->id,
+            $plan->revision,
         );
     }
 

@@ -44,10 +44,11 @@ use Watchpost\Core\Setups\Setup as CoreSetup;
  *     instrument: InstrumentPart, state: string, reason: string, carried?: CarriedPart, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
  *     levels: list<LevelPart>, setups?: non-empty-list<SetupPart>
  * }
+ * @phpstan-type TextPart array{role: string, title: string, text: string, place: string, readers: string, values: array<string, string>}
  * @phpstan-type Document array{
  *     format: string, number: int, kind: string, author: string, exchange: array{name: string, zone: string},
  *     published_at: string, session: array{date: string, open: string, close: string}, previous_seal: ?string,
- *     bias: string, judged_on: string, costs: array{slippage_ticks: int, commission_per_unit: string},
+ *     through?: string, late?: bool, parts?: list<TextPart>, bias: string, judged_on: string, costs: array{slippage_ticks: int, commission_per_unit: string},
  *     candidates: list<CandidatePart>
  * }
  */
@@ -57,7 +58,7 @@ final readonly class EditionComposer
     /** Day bars behind a checklist. */
     private const CHECKED_ON = 300;
 
-    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader, private Checklists $checklists, private ChartBuilder $charts, private EditionReader $editions)
+    public function __construct(private ExchangeCalendar $calendar, private GoodUntil $goodUntil, private BarRepository $bars, private RecordCosts $costs, private LevelReader $reader, private Checklists $checklists, private ChartBuilder $charts, private EditionReader $editions, private References $references)
     {
     }
 
@@ -77,17 +78,45 @@ final readonly class EditionComposer
         return [
             'format' => self::FORMAT,
             'number' => ($previous->number ?? 0) + 1,
-            'kind' => 'daily',
+            'kind' => $plan->kind->value,
             'author' => $plan->author->name,
             'exchange' => ['name' => $this->calendar->name, 'zone' => $this->calendar->zone->getName()],
             'published_at' => Instant::format($publishedAt),
             'session' => ['date' => $session->date, 'open' => Instant::format($session->open), 'close' => Instant::format($session->close)],
+            ...($plan->through_date === null ? [] : ['through' => $plan->through_date]),
+            ...($plan->is_late ? ['late' => true] : []),
             'previous_seal' => $previous?->seal,
             'bias' => $plan->bias,
             'judged_on' => TimeFrame::FiveMinutes->value,
             'costs' => ['slippage_ticks' => $this->costs->slippageTicks, 'commission_per_unit' => $this->costs->commissionPerUnit],
-            'candidates' => $this->candidates($plan, $publishedAt, $leaveOut),
+            'candidates' => $candidates = $this->candidates($plan, $publishedAt, $leaveOut),
+            'parts' => $this->parts($plan, $candidates),
         ];
+    }
+
+    /**
+     * The author's texts, with what they name of the plan as it is published; what is empty is left out.
+     *
+     * @param list<CandidatePart> $candidates
+     *
+     * @return list<TextPart>
+     */
+    private function parts(Plan $plan, array $candidates): array
+    {
+        $parts = [];
+        foreach ($plan->parts as $part) {
+            if (trim($part['text']) === '') {
+                continue;
+            }
+            $values = [];
+            foreach (References::in($part['text']) as $name) {
+                $says = $this->references->ofPlan($name, $candidates);
+                $values += $says === null ? [] : [$name => $says];
+            }
+            $parts[] = ['role' => $part['role'], 'title' => $part['title'], 'text' => $part['text'], 'place' => $part['place'], 'readers' => $part['readers'], 'values' => $values];
+        }
+
+        return $parts;
     }
 
     /**

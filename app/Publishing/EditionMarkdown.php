@@ -16,6 +16,7 @@ use App\Data\OutcomeData;
 use App\Data\TargetData;
 use App\Data\ThesisData;
 use App\Data\UpdateData;
+use App\Planning\PlanParts;
 use Watchpost\Core\Setups\Checklist\Standing;
 use Watchpost\Core\Setups\Side;
 
@@ -26,18 +27,34 @@ final class EditionMarkdown
     {
         $blocks = [
             "# {$edition->session}",
-            "Daily plan, edition {$edition->number}, by ".self::plain($edition->author).' for the '.self::plain($edition->exchange).", which opens {$edition->opens}. Published {$edition->publishedAt}.",
+            ($edition->isLate ? 'Published after the open. ' : '')."{$edition->kind}, edition {$edition->number}, by ".self::plain($edition->author).' for the '.self::plain($edition->exchange).", which opens {$edition->opens}. Published {$edition->publishedAt}.",
             $edition->bias === '' ? '' : '*'.self::plain($edition->bias).'*',
+            ...self::texts($edition, PlanParts::BEFORE),
         ];
         foreach ($edition->parts as $part) {
             array_push($blocks, ...$this->part($part));
         }
+        array_push($blocks, ...self::texts($edition, PlanParts::AFTER));
         $blocks[] = $edition->withheldNote;
         $blocks[] = '---';
         $blocks[] = self::plain($edition->costs);
         $blocks[] = $edition->seal === null ? '' : "Sealed with SHA-256 `{$edition->seal}`".($edition->previousSeal === null ? ', the first of its chain.' : ", after `{$edition->previousSeal}`.");
 
         return implode("\n\n", array_filter($blocks, static fn (string $block): bool => $block !== ''))."\n";
+    }
+
+    /** @return list<string> */
+    private static function texts(EditionData $edition, string $place): array
+    {
+        $blocks = [];
+        foreach ($edition->texts as $text) {
+            if ($text->place === $place) {
+                // a picture needs the edition around it
+                array_push($blocks, '## '.self::plain($text->title), trim((string) preg_replace('/!\[([^\]]*)\]\(image:[0-9a-f]{64}\)/', '*[picture: $1]*', $text->markdown)));
+            }
+        }
+
+        return $blocks;
     }
 
     /** @return list<string> */

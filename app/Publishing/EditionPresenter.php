@@ -20,6 +20,7 @@ use App\Data\TargetData;
 use App\Data\ThesisData;
 use App\Enums\LevelGrade;
 use App\Enums\NoTrade;
+use App\Enums\PlanKind;
 use App\Enums\Relation;
 use App\Enums\Sees;
 use App\Market\ChartBuilder;
@@ -30,6 +31,7 @@ use App\Models\Outcome;
 use App\Models\PublishedSetup;
 use App\Planning\OptionPresenter;
 use App\Planning\OptionTerms;
+use App\Planning\PlanDates;
 use App\Reading\Account;
 use App\Reading\SizeReading;
 use App\Record\OutcomePresenter;
@@ -70,6 +72,8 @@ final readonly class EditionPresenter
         private OptionPresenter $options,
         private SizeReading $sizes,
         private Tiers $tiers,
+        private EditionTexts $texts,
+        private PlanDates $dates,
     ) {
     }
 
@@ -129,7 +133,8 @@ final readonly class EditionPresenter
 
         return new EditionLinkData(
             $edition->number,
-            $this->times->date($edition->session_date),
+            $edition->kind->label(),
+            $this->dates->words($edition->session_date, $this->editions->document($edition)['through'] ?? null),
             $this->times->full($edition->published_at),
             array_values(array_map(static fn (array $part): string => $part['instrument']['symbol'], $readable)),
             count($edition->publishedSetups),
@@ -161,7 +166,9 @@ final readonly class EditionPresenter
             $document['author'],
             $document['exchange']['name'],
             $this->times->full($publishedAt),
-            $this->times->date($document['session']['date']),
+            PlanKind::from($document['kind'])->label(),
+            $document['late'] ?? false,
+            $this->dates->words($document['session']['date'], $document['through'] ?? null),
             $this->times->opening($document['session']['date']),
             $document['bias'],
             $seal,
@@ -169,6 +176,7 @@ final readonly class EditionPresenter
             $parts,
             count($document['candidates']) - count($parts),
             $this->withheld(array_diff_key($document['candidates'], $readable)),
+            $this->texts->of($document, $reader, $seal === null ? '/plan/images/' : "/editions/{$document['number']}/images/"),
             array_filter($readable, static fn (array $candidate): bool => $sees($candidate) !== Sees::Full) === [] && count($parts) === count($document['candidates']),
             (new RecordCosts($document['costs']['slippage_ticks'], $document['costs']['commission_per_unit']))->label(),
         );

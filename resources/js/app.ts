@@ -2,14 +2,19 @@ import '@fontsource-variable/source-sans-3';
 import '@fontsource-variable/source-serif-4';
 import 'primeicons/primeicons.css';
 import './app.css';
-import { createInertiaApp } from '@inertiajs/vue3';
+import { createInertiaApp, router } from '@inertiajs/vue3';
 import PrimeVue from 'primevue/config';
 import ConfirmationService from 'primevue/confirmationservice';
 import ToastService from 'primevue/toastservice';
 import { createApp, h, type DefineComponent } from 'vue';
+import { revisionHeaders } from './lib/revision';
 import { preset, startTheme } from './lib/theme';
 
 startTheme();
+
+router.on('before', (event) => {
+    Object.assign(event.detail.visit.headers, revisionHeaders());
+});
 
 const pages = import.meta.glob<{ default: DefineComponent }>('./pages/*.vue');
 

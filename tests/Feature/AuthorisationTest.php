@@ -135,6 +135,19 @@ final class AuthorisationTest extends TestCase
         'GET plan/mark/{candidate}/rehearsals/{rehearsal}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/mark/{candidate}/rehearsals/{rehearsal}/cancel' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/mark/{candidate}/rehearsals/{rehearsal}/cases/{number}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/drafts' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/drafts/{plan}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/drafts/{plan}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/session' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/parts' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH plan/parts/{part}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/parts/{part}/move' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'DELETE plan/parts/{part}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/references' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/images' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/images/{hash}' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'PATCH settings/parts' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET editions/{edition}/images/{hash}' => ['in', 'in', 'in', 'in', 'in'],
         'PATCH plan/bias' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/undo' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/redo' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -173,7 +186,7 @@ final class AuthorisationTest extends TestCase
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{user}' => (string) $this->harbour->id, '{tier}' => '1', '{delivery}' => (string) Delivery::query()->firstOrFail()->id, '{mail}' => '999', '{kind}' => (string) $kind->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{user}' => (string) $this->harbour->id, '{tier}' => '1', '{delivery}' => (string) Delivery::query()->firstOrFail()->id, '{mail}' => '999', '{plan}' => (string) $candidate->plan_id, '{part}' => 'x', '{hash}' => 'x', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }

@@ -66,7 +66,7 @@ final class ReviewTest extends TestCase
     public function testWhatEndedBeforeTheLastEditionIsNotLookedBackOnAgain(): void
     {
         $this->published();
-        $this->play([[1.0, 1.0, 0.975, 0.99], [0.99, 1.04, 0.985, 1.03]], '2024-11-21T18:00:00Z');
+        $this->play([[1.0, 1.0, 0.975, 0.99], [0.99, 1.04, 0.985, 1.03]], '2024-11-21T09:45:00Z');
         $this->planned('GRIT.Q');
         $this->publish();
         $symbols = [];

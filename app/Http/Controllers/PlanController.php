@@ -14,6 +14,7 @@ use App\Models\Plan;
 use App\Models\PlanChange;
 use App\Planning\CurrentPlan;
 use App\Planning\PlanHistory;
+use App\Planning\PlanTexts;
 use App\Planning\WorkbenchPresenter;
 use App\Publishing\EditionComposer;
 use App\Publishing\EditionPresenter;
@@ -39,6 +40,7 @@ final class PlanController extends Controller
         EditionPresenter $editions,
         MarketClock $clock,
         Tiers $tiers,
+        PlanTexts $texts,
     ): Response {
         $plan = $this->plan($request);
         $lines = $check->lines($plan);
@@ -51,6 +53,8 @@ final class PlanController extends Controller
             'check' => $lines,
             'tier' => $tier->key,
             'notReady' => count($notReady),
+            'texts' => $texts->of($plan),
+            'usual' => $texts->settings($plan->author),
             'edition' => $editions->preview($composer->compose($plan, $previous, $clock->moment(), $notReady), $tiers->reader($tier)),
         ]);
     }
@@ -66,8 +70,8 @@ final class PlanController extends Controller
 
     public function bias(Request $request, WriteBias $write): RedirectResponse
     {
-        $request->validate(['bias' => ['present', 'nullable', 'string', 'max:400']]);
-        $write($this->plan($request), $request->string('bias')->value());
+        $request->validate(['bias' => ['present', 'nullable', 'string', 'max:400'], 'was' => ['sometimes', 'nullable', 'string', 'max:400']]);
+        $write($this->plan($request), $request->string('bias')->value(), $request->has('was') ? $request->string('was')->value() : null);
 
         return back();
     }

@@ -8,6 +8,8 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, watch } from 'vue';
 import { dark, toggleTheme } from '@/lib/theme';
 import { helpOpen } from '@/lib/keys';
+import { see } from '@/lib/revision';
+import type { PlanData } from '@/types/data';
 import DayLine from './DayLine.vue';
 import KeysHelp from './KeysHelp.vue';
 import MarketControl from './MarketControl.vue';
@@ -23,6 +25,24 @@ const roleLabel = computed(() => {
     return one === null ? '' : one.tier === null ? one.role : `${one.tier} subscriber`;
 });
 
+// a change that was made on top of what someone else changed meanwhile
+watch(
+    () => (page.props.errors as Record<string, string> | undefined)?.stale,
+    (stale) => {
+        if (stale !== undefined && (page.props.errors as Record<string, string>).theirs === undefined) {
+            toast.add({ severity: 'warn', summary: stale, life: 15000 });
+        }
+    },
+);
+watch(
+    () => page.props.plan as PlanData | undefined,
+    (plan) => {
+        if (plan !== undefined) {
+            see(plan.id, plan.revision);
+        }
+    },
+    { immediate: true },
+);
 watch(
     () => page.props.notice,
     (notice) => {

@@ -5,12 +5,16 @@ import { useWidth } from '@/lib/width';
 import type { EditionData, EditionSetupData, Relation } from '@/types/data';
 import { STANDING, standingOf } from '@/lib/checklist';
 import EditionChart from './EditionChart.vue';
+import EditionText from './EditionText.vue';
 import FollowedFacts from './FollowedFacts.vue';
 import OptionFacts from './OptionFacts.vue';
 import RStrip from './RStrip.vue';
 
 /** A published edition, or the preview of one, as its readers see it. */
-defineProps<{ edition: EditionData }>();
+const props = defineProps<{ edition: EditionData }>();
+
+const before = computed(() => props.edition.texts.filter((text) => text.place === 'before'));
+const after = computed(() => props.edition.texts.filter((text) => text.place !== 'before'));
 
 const sheet = ref<HTMLElement>();
 const width = useWidth(sheet, 700);
@@ -39,12 +43,16 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
     <article class="edition" :class="{ narrow }">
         <div ref="sheet">
             <header class="masthead">
-                <p class="kind">Daily plan{{ edition.isPreview ? ', preview' : `, edition ${edition.number}` }}</p>
+                <p class="kind">{{ edition.kind }}{{ edition.isPreview ? ', preview' : `, edition ${edition.number}` }}</p>
                 <h1>{{ edition.session }}</h1>
                 <p class="by">{{ edition.author }}, for the {{ edition.exchange }}, which opens {{ edition.opens }}</p>
-                <p class="by">{{ edition.isPreview ? 'Would be published' : 'Published' }} {{ edition.publishedAt }}</p>
+                <p class="by">
+                    {{ edition.isPreview ? 'Would be published' : 'Published' }} {{ edition.publishedAt
+                    }}<template v-if="edition.isLate">, after the open</template>
+                </p>
             </header>
             <p v-if="edition.bias" class="bias">{{ edition.bias }}</p>
+            <EditionText v-for="(text, i) in before" :key="`before-${i}`" :text="text" />
 
             <section v-for="part in edition.parts" :key="part.symbol" class="part">
                 <header>
@@ -203,6 +211,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                 </template>
             </section>
 
+            <EditionText v-for="(text, i) in after" :key="`after-${i}`" :text="text" />
             <p v-if="edition.withheld > 0" class="withheld">{{ edition.withheldNote }}</p>
             <footer>
                 <p>{{ edition.costs }}</p>

@@ -4,6 +4,7 @@ import { useToast } from 'primevue/usetoast';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import type { LadderRowData, LevelForm, TimeFrame, WorkbenchData } from '@/types/data';
 import { Refusal, send } from './http';
+import { see } from './revision';
 import { withoutPart, type SetupChange } from './setup';
 
 /** Where a refusal is told besides its own field: where a new level is typed, or in a note. */
@@ -65,6 +66,7 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
     let line: Promise<unknown> = Promise.resolve();
 
     watch(given, (next) => (bench.value = next));
+    watch(bench, ({ planId, revision }) => see(planId, revision), { immediate: true });
 
     function change(method: Method, path: string, body?: unknown, alsoAt?: AlsoAt): Promise<boolean> {
         // what was changed belongs to the candidate that stood there, also when it is sent after another took its place
@@ -130,6 +132,10 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
     function refuse(error: unknown, alsoAt?: AlsoAt): void {
         if (!(error instanceof Refusal)) {
             toast.add({ severity: 'error', summary: (error as Error).message, life: 8000 });
+        } else if (error.errors.stale !== undefined) {
+            // what someone else did is shown; what was tried is told
+            toast.add({ severity: 'warn', summary: error.errors.stale, life: 15000 });
+            void refresh();
         } else if (alsoAt === 'new') {
             newLevelError.value = error.message;
         } else {

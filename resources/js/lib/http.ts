@@ -1,3 +1,5 @@
+import { revisionHeaders } from './revision';
+
 /** What the server refused, by field, in its own words. */
 export class Refusal extends Error {
     constructor(readonly errors: Record<string, string>) {
@@ -19,8 +21,14 @@ export async function send<T>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', url: 
     try {
         response = await fetch(url, {
             method,
-            headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
-            body: body === undefined ? null : JSON.stringify(body),
+            headers: {
+                Accept: 'application/json',
+                'X-XSRF-TOKEN': token(),
+                ...revisionHeaders(),
+                // a form says by itself how its parts are told apart
+                ...(body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
+            },
+            body: body === undefined ? null : body instanceof FormData ? body : JSON.stringify(body),
         });
     } catch {
         throw new Error('The server cannot be reached. Nothing was changed; try again in a moment.');
@@ -40,4 +48,11 @@ export async function send<T>(method: 'GET' | 'POST' | 'PATCH' | 'DELETE', url: 
         throw new Error(message ?? `The server answered ${response.status}. Nothing was changed.`);
     }
     return (await response.json()) as T;
+}
+
+/** Send a file under a name, and what comes back. */
+export function sendFile<T>(url: string, name: string, file: File): Promise<T> {
+    const form = new FormData();
+    form.append(name, file);
+    return send<T>('POST', url, form);
 }

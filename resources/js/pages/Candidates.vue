@@ -10,6 +10,7 @@ import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
+import PlanBar from '@/components/PlanBar.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
 import { send } from '@/lib/http';
@@ -224,6 +225,7 @@ useShortcuts([
                             </span>
                         </template>
                     </AutoComplete>
+                    <PlanBar :plan="plan" />
                     <UndoButtons :undo="plan.undo" :redo="plan.redo" @travel="travel" />
                 </div>
             </header>

@@ -19,7 +19,7 @@ const page = usePage();
                 <span class="number">{{ edition.number }}</span>
                 <span class="what">
                     <strong>{{ edition.session }}</strong>
-                    <span class="muted">published {{ edition.publishedAt }}</span>
+                    <span class="muted">{{ edition.kind }}, published {{ edition.publishedAt }}</span>
                     <span>{{ edition.symbols.join(', ') }}</span>
                 </span>
                 <span class="standing"

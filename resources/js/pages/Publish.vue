@@ -1,51 +1,57 @@
 <script setup lang="ts">
 import { Link, router, useForm, usePage } from '@inertiajs/vue3';
 import Button from 'primevue/button';
+import Select from 'primevue/select';
 import SelectButton from 'primevue/selectbutton';
-import Textarea from 'primevue/textarea';
 import { useConfirm } from 'primevue/useconfirm';
 import { useToast } from 'primevue/usetoast';
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
+import PlanBar from '@/components/PlanBar.vue';
+import PlanWords from '@/components/PlanWords.vue';
+import UsualParts from '@/components/UsualParts.vue';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
-import type { CheckLineData, EditionData, PlanData } from '@/types/data';
+import type { CheckLineData, EditionData, PlanData, PlanPartData, PlanPartsSettingsData } from '@/types/data';
 
-const props = defineProps<{ plan: PlanData; check: CheckLineData[]; tier: string; notReady: number; edition: EditionData }>();
+const props = defineProps<{
+    plan: PlanData;
+    check: CheckLineData[];
+    tier: string;
+    notReady: number;
+    edition: EditionData;
+    texts: PlanPartData[];
+    usual: PlanPartsSettingsData;
+}>();
 
 const page = usePage();
 const confirm = useConfirm();
 const toast = useToast();
-const bias = ref(props.plan.bias);
+const shown = ref<'check' | 'words' | 'plan'>('check');
+const usualOpen = ref(false);
 const phone = ref(false);
 const form = useForm({ plan: props.plan.id });
 const stops = computed(() => props.check.filter((line) => line.stops));
 const warns = computed(() => props.check.filter((line) => !line.stops));
 const mayPublish = computed(() => page.props.person?.mayPublish ?? false);
 const tiers = computed(() => [...page.props.tiers].reverse());
+const views = computed(() => [
+    { label: stops.value.length > 0 ? `Check, ${stops.value.length} to mend` : 'Check', value: 'check' as const },
+    { label: 'Words', value: 'words' as const },
+    { label: 'Session', value: 'plan' as const },
+]);
 const sizes = [
     { label: 'Page', value: false },
     { label: 'Phone', value: true },
 ];
-
-watch(
-    () => props.plan.bias,
-    (next) => (bias.value = next),
-);
-
-function keepBias(): void {
-    if (bias.value.trim() !== props.plan.bias) {
-        router.patch('/plan/bias', { bias: bias.value }, { preserveScroll: true, preserveState: true });
-    }
-}
 
 function publish(): void {
     if (!mayPublish.value || stops.value.length > 0) {
         return;
     }
     confirm.require({
-        header: `Publish the plan for ${props.plan.session}?`,
+        header: `Publish the ${props.plan.kindLabel.toLowerCase()} for ${props.plan.session}?`,
         message:
             warns.value.length > 0
                 ? `${warns.value.length} ${warns.value.length === 1 ? 'warning stands' : 'warnings stand'}. The edition is sealed: it cannot be changed or taken back afterwards.`
@@ -65,10 +71,22 @@ function publish(): void {
     });
 }
 
+function words(field?: string): void {
+    shown.value = 'words';
+    void nextTick(() =>
+        (field === undefined
+            ? document.querySelector<HTMLElement>('.words section textarea')
+            : document.getElementById(field)
+        )?.focus(),
+    );
+}
+
 const { undoKeys } = useUndo();
 
 useShortcuts([
-    { keys: 'b', does: 'write the bias', run: () => document.getElementById('bias')?.focus() },
+    { keys: 'b', does: 'write the bias', run: () => words('bias') },
+    { keys: 'w', does: 'write the texts', run: () => words() },
+    { keys: 'c', does: 'the check', run: () => (shown.value = 'check') },
     { keys: 'v', does: 'page or phone', run: () => (phone.value = !phone.value) },
     { keys: 'Ctrl+Enter', does: 'publish', run: publish, inFields: true },
     ...undoKeys,
@@ -87,22 +105,57 @@ useShortcuts([
             </section>
             <aside class="check">
                 <h2 class="title">Publish</h2>
-                <p class="muted">For {{ plan.session }}, which opens {{ plan.opens }}.</p>
-
-                <label for="bias">Bias for the session, in one line</label>
-                <Textarea id="bias" v-model="bias" rows="3" maxlength="400" fluid auto-resize @blur="keepBias" />
-
-                <h2>Check</h2>
-                <p v-if="check.length === 0" class="fine">
-                    <i class="pi pi-check" aria-hidden="true" /> Nothing stops this plan, nothing to warn of.
-                </p>
-                <ul class="lines">
-                    <li v-for="line in [...stops, ...warns]" :key="line.message" :class="line.stops ? 'stops' : 'warns'">
-                        <span class="word">{{ line.stops ? 'stops' : 'warning' }}</span>
-                        <Link v-if="line.candidateId" :href="`/plan/mark/${line.candidateId}`">{{ line.message }}</Link>
-                        <span v-else>{{ line.message }}</span>
-                    </li>
-                </ul>
+                <PlanBar :plan="plan" />
+                <p class="muted">Out by {{ plan.deadline }}.</p>
+                <p v-if="plan.isLate" class="late">The session has opened: the edition will say that it came after.</p>
+                <SelectButton
+                    v-model="shown"
+                    :options="views"
+                    option-label="label"
+                    option-value="value"
+                    :allow-empty="false"
+                    size="small"
+                    aria-label="Check, words or session"
+                />
+                <template v-if="shown === 'check'">
+                    <p v-if="check.length === 0" class="fine">
+                        <i class="pi pi-check" aria-hidden="true" /> Nothing stops this plan, nothing to warn of.
+                    </p>
+                    <ul class="lines">
+                        <li v-for="line in [...stops, ...warns]" :key="line.message" :class="line.stops ? 'stops' : 'warns'">
+                            <span class="word">{{ line.stops ? 'stops' : 'warning' }}</span>
+                            <Link v-if="line.candidateId" :href="`/plan/mark/${line.candidateId}`">{{ line.message }}</Link>
+                            <button v-else-if="line.place === 'words'" type="button" class="jump" @click="shown = 'words'">
+                                {{ line.message }}
+                            </button>
+                            <span v-else>{{ line.message }}</span>
+                        </li>
+                    </ul>
+                </template>
+                <PlanWords v-else-if="shown === 'words'" :bias="plan.bias" :texts="texts" />
+                <template v-else>
+                    <span id="plan-session">For the session</span>
+                    <Select
+                        :model-value="plan.sessionDate"
+                        :options="plan.sessions"
+                        option-label="label"
+                        option-value="value"
+                        size="small"
+                        aria-labelledby="plan-session"
+                        @update:model-value="
+                            router.patch('/plan/session', { session: $event }, { preserveScroll: true, preserveState: true })
+                        "
+                    />
+                    <Button
+                        class="usual"
+                        label="What a plan begins with…"
+                        size="small"
+                        severity="secondary"
+                        outlined
+                        @click="usualOpen = true"
+                    />
+                    <UsualParts v-model:visible="usualOpen" :usual="usual" />
+                </template>
 
                 <h2>Preview</h2>
                 <div class="choices">
@@ -149,7 +202,7 @@ useShortcuts([
 <style scoped>
 .desk {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 316px;
+    grid-template-columns: minmax(0, 1fr) 380px;
     min-height: calc(100vh - 57px);
 }
 .preview {
@@ -177,6 +230,25 @@ useShortcuts([
     padding: 12px 16px;
     border-left: 1px solid var(--hair-2);
     background: var(--sheet);
+    height: calc(100vh - 57px);
+    overflow-y: auto;
+}
+.late {
+    padding: 4px 8px;
+    background: var(--look-wash);
+}
+.jump {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font: inherit;
+    text-align: left;
+    text-decoration: underline;
+    cursor: pointer;
+}
+.usual {
+    align-self: flex-start;
 }
 .check .title {
     margin: 0;
@@ -186,7 +258,7 @@ useShortcuts([
 .check h2 {
     margin-top: 8px;
 }
-label {
+#plan-session {
     font-weight: 600;
 }
 .lines {

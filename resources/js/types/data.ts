@@ -38,6 +38,10 @@ export type OutcomeStatus = 'waiting' | 'open' | 'closed' | 'not_triggered' | 'c
 
 export type PaneKind = 'volume' | 'rsi' | 'macd' | 'stochastic' | 'directional_movement' | 'z_score' | 'ratio';
 
+export type PartRole = 'text' | 'disclaimer' | 'holdings' | 'sponsorship';
+
+export type PlanKind = 'daily' | 'weekly' | 'before_open' | 'single' | 'review';
+
 export type ReactionKind = 'held' | 'broke' | 'undecided' | 'untouched';
 
 export type ReasonJudgement = 'held' | 'partly' | 'failed';
@@ -205,6 +209,7 @@ export interface CheckLineData {
     stops: boolean;
     message: string;
     candidateId: number | null;
+    place: string | null;
 }
 
 export interface ChecklistData {
@@ -284,12 +289,20 @@ export interface DeliveriesData {
     failed: FailedDeliveryData[];
 }
 
+export interface DraftData {
+    id: number;
+    label: string;
+    kind: PlanKind;
+}
+
 export interface EditionData {
     number: number;
     isPreview: boolean;
     author: string;
     exchange: string;
     publishedAt: string;
+    kind: string;
+    isLate: boolean;
     session: string;
     opens: string;
     bias: string;
@@ -298,6 +311,7 @@ export interface EditionData {
     parts: EditionPartData[];
     withheld: number;
     withheldNote: string;
+    texts: EditionTextData[];
     readsAll: boolean;
     costs: string;
 }
@@ -314,6 +328,7 @@ export interface EditionLevelData {
 
 export interface EditionLinkData {
     number: number;
+    kind: string;
     session: string;
     publishedAt: string;
     symbols: string[];
@@ -361,6 +376,14 @@ export interface EditionSetupData {
     scale: RScaleData;
     planned: StripData;
     followed: FollowedData | null;
+}
+
+export interface EditionTextData {
+    role: PartRole;
+    title: string;
+    place: string;
+    markdown: string;
+    html: string;
 }
 
 export interface ExchangeData {
@@ -838,11 +861,47 @@ export interface PersonData {
 
 export interface PlanData {
     id: number;
+    kind: PlanKind;
+    kindLabel: string;
     session: string;
+    sessionDate: string;
     opens: string;
+    deadline: string;
+    isLate: boolean;
     bias: string;
     undo: string | null;
     redo: string | null;
+    revision: number;
+    drafts: DraftData[];
+    sessions: ChoiceData[];
+    kinds: ChoiceData[];
+}
+
+export interface PlanKindPartsData {
+    kind: PlanKind;
+    label: string;
+    titles: PlanPartTitleData[];
+}
+
+export interface PlanPartData {
+    id: string;
+    role: PartRole;
+    title: string;
+    text: string;
+    place: string;
+    readers: string;
+    isRequired: boolean;
+}
+
+export interface PlanPartTitleData {
+    title: string;
+    place: string;
+}
+
+export interface PlanPartsSettingsData {
+    kinds: PlanKindPartsData[];
+    disclaimer: string;
+    required: PartRole[];
 }
 
 export interface PointData {
@@ -919,6 +978,11 @@ export interface RecordTotalsData {
     realised: string;
     openR: string;
     costs: string;
+}
+
+export interface ReferenceData {
+    name: string;
+    says: string;
 }
 
 export interface RehearsalCaseData {
@@ -1239,4 +1303,6 @@ export interface WorkbenchData {
     atrValue: number | null;
     undo: string | null;
     redo: string | null;
+    planId: number;
+    revision: number;
 }
