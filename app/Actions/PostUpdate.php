@@ -62,7 +62,7 @@ final readonly class PostUpdate
                 'share' => $kind === UpdateKind::Exit ? self::share($share) : null,
                 'text' => $text,
             ]);
-            $this->check($published->refresh(), $update);
+            $this->check($published->refresh()->loadMissing(['edition', 'instrument', 'outcome', 'managed']), $update);
             $update->save();
             $this->evaluator->evaluate($published);
             DispatchDeliveries::dispatch(DeliverySubject::Update, $update->id);
