@@ -47,6 +47,11 @@ return [
         ],
     ],
 
+    // Symbols that readers ask for.
+    'requests' => [
+        'most_waiting' => 3,
+    ],
+
     // The chart of the main screen.
     'chart' => [
         'bars' => 520,

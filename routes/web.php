@@ -19,8 +19,10 @@ use App\Http\Controllers\MarketRunController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PlanTextController;
+use App\Http\Controllers\ReaderController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
+use App\Http\Controllers\RequestController;
 use App\Http\Controllers\ReviewController;
 use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\SetupController;
@@ -77,6 +79,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('settings/sign-out-elsewhere', [SettingsController::class, 'signOutElsewhere']);
     Route::delete('settings', [SettingsController::class, 'leave']);
     Route::patch('settings/account', AccountController::class);
+    Route::post('editions/{edition:number}/setups/{key}/follow', [ReaderController::class, 'follow']);
+    Route::post('seen', [ReaderController::class, 'seen']);
+    Route::post('requests', [ReaderController::class, 'ask']);
+    Route::delete('requests/{asked}', [ReaderController::class, 'takeBack']);
     Route::post('settings/feeds', [FeedController::class, 'change']);
 
     Route::middleware('can:plan')->group(function (): void {
@@ -104,6 +110,9 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('plan/candidates/{candidate}', [CandidateController::class, 'judge']);
         Route::post('plan/candidates/{candidate}/move', [CandidateController::class, 'move']);
         Route::delete('plan/candidates/{candidate}', [CandidateController::class, 'destroy']);
+
+        Route::post('plan/requests/{asked}/take', [RequestController::class, 'take']);
+        Route::post('plan/requests/{asked}/decline', [RequestController::class, 'decline']);
 
         Route::get('plan/mark', [MarkController::class, 'first']);
         Route::get('plan/mark/{candidate}', [MarkController::class, 'show']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Models\Candidate;
 use App\Models\Instrument;
@@ -15,7 +16,7 @@ use Illuminate\Validation\ValidationException;
 /** Puts an instrument on a plan's working list, at its end. */
 final class AddCandidate
 {
-    public function __invoke(Plan $plan, Instrument $instrument): Candidate
+    public function __invoke(Plan $plan, Instrument $instrument, CandidateSource $source = CandidateSource::Typed, string $note = ''): Candidate
     {
         if ($plan->candidates()->where('instrument_id', $instrument->id)->exists()) {
             throw ValidationException::withMessages(['instrument' => "{$instrument->symbol} is on the list already."]);
@@ -27,6 +28,9 @@ final class AddCandidate
             'state' => CandidateState::New,
             'reason' => '',
             'readers' => Tier::VISITORS,
+            'source' => $source,
+            'source_note' => $note,
+            'theme' => '',
         ]));
     }
 }

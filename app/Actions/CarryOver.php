@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\Relation;
 use App\Models\Candidate;
@@ -47,6 +48,9 @@ final readonly class CarryOver
                 'readers' => $published->readers,
                 'carried_id' => $published->id,
                 'relation' => $relation,
+                'source' => CandidateSource::Carried,
+                'source_note' => "edition {$published->edition->number}",
+                'theme' => $earlier->theme,
                 'either_or' => $earlier->either_or,
                 ...$earlier->only(self::WORDS),
                 'wrong_at' => $earlier->wrong_at === null ? null : $this->today($published, $earlier->wrong_at),

@@ -15,9 +15,10 @@ final class JudgeCandidate
 {
     /**
      * @param string   $readers     key of the lowest tier that it is meant for
+     * @param string|null $theme    with which others it belongs; null leaves that
      * @param int|null $wouldChange the price, in units, that would change the verdict
      */
-    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, string $readers, NoTrade $noTrade = NoTrade::Pass, ?int $wouldChange = null): void
+    public function __invoke(Candidate $candidate, CandidateState $state, string $reason, string $readers, NoTrade $noTrade = NoTrade::Pass, ?int $wouldChange = null, ?string $theme = null): void
     {
         $reason = trim($reason);
         if ($state === CandidateState::Passed && $reason === '') {
@@ -37,6 +38,7 @@ final class JudgeCandidate
                 'reason' => $reason,
                 'readers' => $readers,
                 'no_trade' => $state === CandidateState::Passed ? $noTrade : NoTrade::Pass,
+                'theme' => trim($theme ?? $candidate->theme),
                 'would_change' => $state === CandidateState::Passed ? $wouldChange : null,
             ]),
         );

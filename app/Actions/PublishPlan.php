@@ -34,6 +34,7 @@ final readonly class PublishPlan
         private PublicationCheck $check,
         private SetupEvaluator $evaluator,
         private PostUpdate $update,
+        private AnswerRequest $answer,
     ) {
     }
 
@@ -88,6 +89,7 @@ final readonly class PublishPlan
             $this->evaluator->evaluate($published);
         }
         $this->replace($plan, $edition);
+        $this->answer->answer($edition, $plan);
         DispatchDeliveries::dispatch(DeliverySubject::Edition, $edition->id);
 
         return $edition;

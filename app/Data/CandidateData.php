@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Data;
 
+use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
+use App\Enums\Relation;
 
 /** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
@@ -20,6 +22,11 @@ final readonly class CandidateData
         public ?string $wouldChange,
         public string $verdict,
         public string $readers,
+        public CandidateSource $source,
+        public string $from,
+        public string $theme,
+        public string $standing,
+        public ?Relation $relation,
         public ?string $lastClose,
         public ?string $change,
         public int $levelCount,

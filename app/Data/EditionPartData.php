@@ -24,6 +24,7 @@ final readonly class EditionPartData
         public string $symbol,
         public string $name,
         public string $kind,
+        public string $theme,
         public string $currency,
         public bool $passed,
         public ?string $fullFor,

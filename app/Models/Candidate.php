@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
 use App\Enums\Relation;
@@ -25,6 +26,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null       $wrong_at      the price, in units, at which it is
  * @property int|null       $would_change  the price, in units, that would change that
  * @property string         $readers       key of the lowest tier that it is meant for
+ * @property CandidateSource $source       where it came from
+ * @property string         $source_note
+ * @property string         $theme         with which others it belongs
  * @property int|null       $carried_id    what published setup it takes up
  * @property Relation|null  $relation      how
  * @property PublishedSetup|null $carried
@@ -42,7 +46,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'either_or' => 'boolean', 'relation' => Relation::class];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'either_or' => 'boolean', 'relation' => Relation::class, 'source' => CandidateSource::class];
     }
 
     /** @return BelongsTo<Plan, $this> */

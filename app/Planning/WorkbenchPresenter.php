@@ -42,6 +42,8 @@ use Watchpost\Core\Setups\VariantKind;
 final readonly class WorkbenchPresenter
 {
     private const SHORT_SERIES = 30;
+    /** ATR within which price is near. */
+    private const NEAR = 0.5;
 
     public function __construct(
         private ChartBuilder $charts,
@@ -156,6 +158,8 @@ final readonly class WorkbenchPresenter
     {
         $close = $series->lastClose();
         $before = $series->close[$series->count() - 2] ?? null;
+        /** @var list<int> $prices of the levels in use */
+        $prices = $plan->levelsOn($candidate->instrument_id)->alive()->pluck('price')->all();
         $wouldChange = $candidate->would_change === null ? null : $series->grid->format($candidate->would_change);
 
         return new CandidateData(
@@ -167,12 +171,42 @@ final readonly class WorkbenchPresenter
             $wouldChange,
             $candidate->state === CandidateState::Passed ? $candidate->no_trade->sentence($candidate->reason, $wouldChange) : '',
             $candidate->readers,
+            $candidate->source,
+            $candidate->source->label().($candidate->source_note === '' ? '' : ", {$candidate->source_note}"),
+            $candidate->theme,
+            $close === null ? '' : $this->standing($candidate, $prices, $close, $this->charts->atr($series)),
+            $candidate->relation,
             $close === null ? null : $series->grid->format($close),
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
-            $plan->levelsOn($candidate->instrument_id)->alive()->count(),
+            count($prices),
             $this->setupNote($candidate),
             array_values($candidate->setups->map(fn (Setup $setup): VariantData => $this->setups->variant($candidate, $plan, $setup, $series->grid, $close))->all()),
         );
+    }
+
+    /**
+     * Where price stands: at the entry that is planned, or among the levels that are marked.
+     *
+     * @param list<int> $levels in units
+     */
+    private function standing(Candidate $candidate, array $levels, int $close, ?float $atr): string
+    {
+        if ($candidate->state === CandidateState::Passed) {
+            return 'not interested';
+        }
+        if ($candidate->stillStands()) {
+            return $candidate->relation?->words() ?? '';
+        }
+        $entries = array_values(array_filter($candidate->setups->map(static fn (Setup $setup): ?int => $setup->draft()->entryPrice())->all(), static fn (?int $price): bool => $price !== null));
+        $near = static fn (array $prices): ?float => $prices === [] || $atr === null || $atr <= 0.0 ? null : min(array_map(static fn (int $price): float => abs($price - $close) / $atr, $prices));
+        $entry = $near($entries);
+        $level = $near($levels);
+
+        return match (true) {
+            $entry !== null => ($entry <= self::NEAR ? 'near' : 'not yet').', entry '.number_format($entry, 1).' ATR away',
+            $level === null => '',
+            default => $level <= self::NEAR ? 'near a level' : 'between levels',
+        };
     }
 
     private function setupNote(Candidate $candidate): string

@@ -41,7 +41,7 @@ use Watchpost\Core\Setups\Setup as CoreSetup;
  * @phpstan-type ThesisPart array{for?: string, against?: string, conviction?: int, wrong_if?: string, wrong_at?: string}
  * @phpstan-type CarriedPart array{relation: string, edition: int, seal: string, setups: non-empty-list<array{key: string, name?: string, sentence: string}>}
  * @phpstan-type CandidatePart array{
- *     instrument: InstrumentPart, state: string, reason: string, carried?: CarriedPart, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, last_close: string,
+ *     instrument: InstrumentPart, state: string, reason: string, carried?: CarriedPart, thesis?: ThesisPart, no_trade?: string, would_change?: string, readers: string, theme?: string, last_close: string,
  *     levels: list<LevelPart>, setups?: non-empty-list<SetupPart>
  * }
  * @phpstan-type TextPart array{role: string, title: string, text: string, place: string, readers: string, values: array<string, string>}
@@ -167,6 +167,7 @@ final readonly class EditionComposer
             ...($candidate->state === CandidateState::Passed ? ['no_trade' => $candidate->no_trade->value] : []),
             ...($candidate->would_change === null ? [] : ['would_change' => $grid->format($candidate->would_change)]),
             'readers' => $candidate->readers,
+            ...($candidate->theme === '' ? [] : ['theme' => $candidate->theme]),
             'last_close' => $grid->format($this->bars->lastClose($instrument) ?? 0),
             'levels' => $this->levels($plan, $instrument),
         ];

@@ -121,7 +121,7 @@ final readonly class EditionPresenter
 
     public function link(Edition $edition, Reader $reader): EditionLinkData
     {
-        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => isset($part['setups']) && $reader->sees($part['readers'], $edition->published_at) !== Sees::Nothing);
+        $readable = array_filter($this->editions->document($edition)['candidates'], static fn (array $part): bool => $part['state'] !== 'passed' && $reader->sees($part['readers'], $edition->published_at) !== Sees::Nothing);
         $outcomes = Outcome::query()->where('is_managed', false)->whereIn('published_setup_id', $edition->publishedSetups->modelKeys())->get();
         $standing = [];
         foreach (OutcomeStatus::cases() as $status) {
@@ -207,6 +207,7 @@ final readonly class EditionPresenter
             $candidate['instrument']['symbol'],
             $candidate['instrument']['name'],
             InstrumentKind::from($candidate['instrument']['kind'])->label(),
+            $candidate['theme'] ?? '',
             $candidate['instrument']['currency'],
             $candidate['state'] === 'passed',
             $isFull ? null : $this->tiers->inFull($candidate['readers'])->name,

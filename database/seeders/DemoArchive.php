@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\AskForSymbol;
 use App\Actions\BeginPlan;
 use App\Actions\CarryOver;
+use App\Actions\FollowSetup;
 use App\Actions\PostUpdate;
 use App\Actions\PublishPlan;
 use App\Actions\ReviewSetup;
@@ -19,6 +21,7 @@ use App\Models\Instrument;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
 use App\Models\SetupKind;
+use App\Models\Tier;
 use App\Models\User;
 use App\Planning\CurrentPlan;
 use App\Record\SetupEvaluator;
@@ -129,6 +132,19 @@ final readonly class DemoArchive
         if ($ended instanceof PublishedSetup) {
             (new ReviewSetup())($ended, ReasonJudgement::Partly, ResultJudgement::Lucky, 'It was the index that moved, not the level.');
         }
+    }
+
+    /** What some of the readers follow and ask for. */
+    public function readers(): void
+    {
+        $one = static fn (string $name): User => User::query()->where('email', "{$name}@watchpost.test")->firstOrFail();
+        foreach (PublishedSetup::alive()->where('readers', Tier::VISITORS)->orderByDesc('id')->limit(12)->get()->nth(4) as $published) {
+            (new FollowSetup())($one('jonas'), $published, true);
+        }
+        $ask = app(AskForSymbol::class);
+        $ask($one('edda'), 'THIM.Q', 'Is the gap above 60 still open?');
+        $ask($one('olin'), 'BUOY.Q', '');
+        $ask($one('ines'), 'BUOY.Q', 'The port figures are out on Friday.');
     }
 
     /** Lets the market move on, and everything published be judged. */

@@ -68,6 +68,7 @@ final class DemoSeeder extends Seeder
             $archive->weekly($author, $earlier + 3 * self::DAY);
             $archive->daily($author, $evening - self::DAY);
             $archive->follow($evening);
+            $archive->readers();
             $this->draftOfTonight($author);
         });
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Enums\RehearsalScope;
+use App\Enums\RequestState;
 use App\Enums\Role;
 use App\Enums\RunState;
 use App\Models\Delivery;
@@ -14,6 +15,7 @@ use App\Models\MarketEvent;
 use App\Models\MarketRun;
 use App\Models\Rehearsal;
 use App\Models\SetupKind;
+use App\Models\SymbolRequest;
 use App\Models\User;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
@@ -76,6 +78,12 @@ final class AuthorisationTest extends TestCase
         'GET feeds/{token}/editions.atom' => ['in', 'in', 'in', 'in', 'in'],
         'GET feeds/{token}/dates.ics' => ['in', 'in', 'in', 'in', 'in'],
         'POST settings/feeds' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST editions/{edition}/setups/{key}/follow' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST seen' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST requests' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'DELETE requests/{asked}' => ['sign-in', 'in', 'in', 'in', 'in'],
+        'POST plan/requests/{asked}/take' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'POST plan/requests/{asked}/decline' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH settings/account' => ['sign-in', 'in', 'in', 'in', 'in'],
         'GET instruments' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET instruments/{instrument}' => ['sign-in', 'no', 'no', 'in', 'in'],
@@ -183,10 +191,11 @@ final class AuthorisationTest extends TestCase
 
         $rehearsal = Rehearsal::query()->create(['author_id' => $this->author->id, 'plan_id' => $candidate->plan_id, 'instrument_id' => $candidate->instrument_id, 'scope' => RehearsalScope::Instrument, 'sessions' => 252, 'rule' => (new Rule(new RelativeDraft(new Draft(Side::Long, [new DraftLeg(TriggerKind::Market)], 4900, [], 5), new PriceGrid(2), 5000, 100.0), new LevelRule(), 5000))->toState(), 'state' => RunState::Done, 'as_of' => 0]);
         $kind = SetupKind::query()->create(['author_id' => $this->author->id, 'name' => 'pullback']);
+        $asked = SymbolRequest::query()->create(['instrument_id' => $candidate->instrument_id, 'state' => RequestState::Open]);
         $people = [null, $this->harbour, $this->pilot, $this->assistant, $this->author];
         foreach (self::TABLE as $route => $expected) {
             [$method, $uri] = explode(' ', $route);
-            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{user}' => (string) $this->harbour->id, '{tier}' => '1', '{delivery}' => (string) Delivery::query()->firstOrFail()->id, '{mail}' => '999', '{plan}' => (string) $candidate->plan_id, '{part}' => 'x', '{hash}' => 'x', '{kind}' => (string) $kind->id]);
+            $uri = strtr($uri, ['{edition}' => '1', '{published}' => '1', '{candidate}' => (string) $candidate->id, '{level}' => (string) $level->id, '{run}' => (string) $run->id, '{instrument}' => 'OAKL.Q', '{event}' => (string) $event->id, '{what}' => 'instruments', '{import}' => (string) $import->id, '{rehearsal}' => (string) $rehearsal->id, '{number}' => '0', '{token}' => 'nobody', '{user}' => (string) $this->harbour->id, '{tier}' => '1', '{delivery}' => (string) Delivery::query()->firstOrFail()->id, '{mail}' => '999', '{key}' => '1', '{asked}' => (string) $asked->id, '{plan}' => (string) $candidate->plan_id, '{part}' => 'x', '{hash}' => 'x', '{kind}' => (string) $kind->id]);
             foreach ($people as $i => $person) {
                 self::assertSame($expected[$i], $this->answer($person, $method, $uri), "{$route} by ".($person->name ?? 'a visitor'));
             }

@@ -6,17 +6,22 @@ namespace Tests\Feature;
 
 use App\Clock\MarketClock;
 use App\Clock\TimeLabel;
+use App\Enums\PlanKind;
 use App\Models\Edition;
 use App\Models\Exchange;
 use App\Models\Instrument;
 use App\Models\Outcome;
 use App\Models\Plan;
 use App\Publishing\EditionReader;
+use App\Publishing\Evidence;
 use App\Support\TypeScriptWriter;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 use Watchpost\Core\Market\Instant;
+use Watchpost\Core\Verification\BarFile;
+use Watchpost\Core\Verification\Finding;
+use Watchpost\Core\Verification\Verifier;
 use Watchpost\Simulator\QuayExchange;
 
 /** The demo as bin/demo makes it. */
@@ -45,15 +50,34 @@ final class DemoTest extends TestCase
         $young = Instrument::query()->where('symbol', 'DORY.Q')->firstOrFail()->id;
         self::assertSame(30, DB::table('bars')->where(['instrument_id' => $young, 'timeframe' => '1d'])->count());
 
-        $edition = Edition::query()->sole();
-        self::assertLessThan('2026-10-07T08:30:00Z', app(EditionReader::class)->document($edition)['published_at']);
-        self::assertGreaterThanOrEqual(3, Outcome::query()->distinct()->count('status'));
+        // thirty evenings, the one that shows everything, a week of twenty and a day of six: each sealed before its first bar
+        self::assertSame([33, 1], [Edition::query()->count(), Edition::query()->where('kind', PlanKind::Weekly)->count()]);
+        self::assertSame([13, 20, 6], array_map(static fn (int $number): int => Edition::query()->where('number', $number)->sole()->publishedSetups()->count(), [31, 32, 33]));
+        $before = null;
+        foreach (Edition::query()->orderBy('number')->get() as $edition) {
+            $document = app(EditionReader::class)->document($edition);
+            self::assertLessThan($document['session']['open'], $document['published_at']);
+            self::assertSame($before, $document['previous_seal']);
+            $before = $edition->seal;
+        }
+        self::assertGreaterThanOrEqual(5, Outcome::query()->distinct()->count('status'));
         self::assertSame('2026-10-15', Plan::query()->whereNull('published_at')->sole()->session_date);
+        $verifier = new Verifier();
+        $newest = Edition::query()->where('number', 33)->sole();
+        $bars = fopen('php://memory', 'w+');
+        self::assertIsResource($bars);
+        foreach (app(Evidence::class)->bars($newest) as $line) {
+            fputcsv($bars, $line, escape: '');
+        }
+        rewind($bars);
+        /** @var array<string, mixed> $evidence */
+        $evidence = json_decode((string) json_encode(app(Evidence::class)->of($newest)), true);
+        self::assertSame([], array_filter($verifier->verify($evidence, BarFile::read($bars)), static fn (Finding $finding): bool => ! $finding->isAsClaimed));
 
         // again: nothing is made twice
         $before = DB::table('bars')->count();
         $this->artisan('watchpost:demo')->expectsOutputToContain('is there and kept')->assertSuccessful();
-        self::assertSame([$before, 1], [DB::table('bars')->count(), Edition::query()->count()]);
+        self::assertSame([$before, 33], [DB::table('bars')->count(), Edition::query()->count()]);
 
         // a demo made by an earlier version has no exchanges
         DB::table('exchanges')->delete();

@@ -17,6 +17,7 @@ use App\Models\Instrument;
 use App\Planning\CurrentPlan;
 use App\Planning\PriceInput;
 use App\Planning\WorkbenchPresenter;
+use App\Subscribers\Requests;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -27,13 +28,14 @@ final class CandidateController extends Controller
 {
     private const MOST_FOUND = 12;
 
-    public function index(Request $request, CurrentPlan $current, WorkbenchPresenter $presenter): Response
+    public function index(Request $request, CurrentPlan $current, WorkbenchPresenter $presenter, Requests $requests): Response
     {
         $plan = $current->of($this->author($request));
 
         return Inertia::render('Candidates', [
             'plan' => fn () => $presenter->plan($plan),
             'candidates' => fn () => $presenter->candidates($plan),
+            'requests' => fn () => $requests->waiting(),
         ]);
     }
 
@@ -72,6 +74,7 @@ final class CandidateController extends Controller
             $request->has('would_change')
                 ? ($typed === '' ? null : (new PriceInput($candidate->instrument->grid()))->price($typed, 'would_change'))
                 : $candidate->would_change,
+            $request->has('theme') ? $request->string('theme')->value() : null,
         );
 
         return back();

@@ -4,23 +4,40 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Clock\TimeLabel;
 use App\Data\AccountData;
 use App\Data\EditionLinkData;
+use App\Enums\Role;
 use App\Models\Edition;
+use App\Models\Follow;
+use App\Models\User;
+use App\Publishing\Archive;
 use App\Publishing\EditionPresenter;
+use App\Subscribers\ReadingRoom;
+use App\Subscribers\Requests;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
 
 final class EditionController extends Controller
 {
-    public function index(Request $request, EditionPresenter $presenter): Response
+    public function index(Request $request, EditionPresenter $presenter, Archive $archive, ReadingRoom $room, Requests $requests, TimeLabel $times): Response
     {
         $reader = $this->reader($request);
 
+        $user = $request->user();
+        $before = $request->filled('before') ? $request->integer('before') : null;
+        $query = $request->string('q')->trim()->value();
+        $found = $archive->find($query, $reader, $before);
+
         return Inertia::render('Editions', [
-            'editions' => Edition::query()->with('publishedSetups')->orderByDesc('number')->get()
-                ->map(static fn (Edition $edition): EditionLinkData => $presenter->link($edition, $reader)),
+            'query' => $query,
+            'editions' => array_map(static fn (Edition $edition): EditionLinkData => $presenter->link($edition, $reader), $found->editions),
+            'older' => $found->older,
+            'changes' => fn () => $user instanceof User && $user->role === Role::Subscriber ? $room->changes($user, $reader) : [],
+            'since' => fn () => $user instanceof User ? $times->full($room->since($user)) : '',
+            'followed' => fn () => $user instanceof User ? $room->followed($user, $reader) : [],
+            'requests' => fn () => $user instanceof User && $user->role === Role::Subscriber ? $requests->of($user) : [],
         ]);
     }
 
@@ -31,6 +48,7 @@ final class EditionController extends Controller
         return Inertia::render('Edition', [
             'edition' => $presenter->edition($edition, $this->reader($request), $account),
             'account' => $account === null ? null : AccountData::of($account),
+            'follows' => fn () => $request->user() === null ? [] : $edition->publishedSetups()->whereIn('id', Follow::query()->where('user_id', $request->user()->getAuthIdentifier())->select('published_setup_id'))->pluck('key'),
         ]);
     }
 

@@ -18,6 +18,7 @@ final class JudgeCandidateRequest extends FormRequest
             'state' => ['required', Rule::enum(CandidateState::class)],
             'reason' => ['present', 'nullable', 'string', 'max:200'],
             'no_trade' => ['sometimes', Rule::enum(NoTrade::class)],
+            'theme' => ['sometimes', 'nullable', 'string', 'max:60'],
             'would_change' => ['sometimes', 'nullable', 'string', 'max:30'],
             'readers' => ['required', Rule::exists('tiers', 'key')],
         ];

@@ -11,7 +11,8 @@ import OptionFacts from './OptionFacts.vue';
 import RStrip from './RStrip.vue';
 
 /** A published edition, or the preview of one, as its readers see it. */
-const props = defineProps<{ edition: EditionData }>();
+const props = withDefaults(defineProps<{ edition: EditionData; follows?: string[] | null }>(), { follows: null });
+const emit = defineEmits<{ follow: [key: string, on: boolean] }>();
 
 const before = computed(() => props.edition.texts.filter((text) => text.place === 'before'));
 const after = computed(() => props.edition.texts.filter((text) => text.place !== 'before'));
@@ -54,7 +55,8 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
             <p v-if="edition.bias" class="bias">{{ edition.bias }}</p>
             <EditionText v-for="(text, i) in before" :key="`before-${i}`" :text="text" />
 
-            <section v-for="part in edition.parts" :key="part.symbol" class="part">
+            <section v-for="(part, at) in edition.parts" :key="part.symbol" class="part">
+                <h2 v-if="part.theme && part.theme !== edition.parts[at - 1]?.theme" class="theme">{{ part.theme }}</h2>
                 <header>
                     <h2>
                         {{ part.symbol }} <span>{{ part.name }}</span>
@@ -87,6 +89,15 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                     </section>
                     <p v-for="setup in part.setups" :key="setup.key" class="sentence">
                         <b v-if="setup.name">{{ capital(setup.name) }}:</b> {{ setup.sentence }}
+                        <button
+                            v-if="follows !== null && !edition.isPreview"
+                            type="button"
+                            class="follow"
+                            :aria-pressed="follows.includes(setup.key)"
+                            @click="emit('follow', setup.key, !follows.includes(setup.key))"
+                        >
+                            {{ follows.includes(setup.key) ? '● following' : '○ follow' }}
+                        </button>
                     </p>
                     <template v-for="setup in part.setups" :key="setup.key">
                         <details v-if="setup.lines.length > LONG" class="kind-of">
@@ -299,6 +310,23 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 .passed {
     margin-bottom: 0;
     color: var(--ink-2);
+}
+.theme {
+    margin-bottom: 12px;
+    font: 650 14px/20px var(--sans) !important;
+    letter-spacing: 0.04em;
+    color: var(--ink-2);
+}
+.follow {
+    padding: 0 6px;
+    border: 0;
+    background: none;
+    color: var(--ink-2);
+    font: 600 13px/20px var(--sans);
+    cursor: pointer;
+}
+.follow[aria-pressed='true'] {
+    color: var(--look);
 }
 .kind-of {
     margin: -4px 0 8px;

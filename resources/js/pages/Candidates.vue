@@ -10,6 +10,7 @@ import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
+import AskedFor from '@/components/AskedFor.vue';
 import PlanBar from '@/components/PlanBar.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
@@ -17,9 +18,9 @@ import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
-import type { CandidateData, CandidateState, InstrumentData, PlanData } from '@/types/data';
+import type { CandidateData, CandidateState, InstrumentData, PlanData, RequestData } from '@/types/data';
 
-const props = defineProps<{ plan: PlanData; candidates: CandidateData[] }>();
+const props = defineProps<{ plan: PlanData; candidates: CandidateData[]; requests: RequestData[] }>();
 
 const page = usePage();
 const toast = useToast();
@@ -48,7 +49,11 @@ const tiers = computed(() =>
 );
 const counts = computed(() => {
     const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
-    return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided`;
+    const sides = (side: string): number =>
+        props.candidates.filter((one) => one.state === 'kept' && one.variants.some((variant) => variant.strip?.side === side))
+            .length;
+    const [long, short] = [sides('long'), sides('short')];
+    return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided${long + short > 0 ? `; ${long} long, ${short} short` : ''}`;
 });
 
 // What is typed runs ahead of what is found: Enter waits for the answer to what was typed last.
@@ -106,7 +111,10 @@ function add(instrument: InstrumentData): void {
     );
 }
 
-function judge(candidate: CandidateData, change: Partial<{ state: CandidateState; reason: string; readers: string }>): void {
+function judge(
+    candidate: CandidateData,
+    change: Partial<{ state: CandidateState; reason: string; readers: string; theme: string }>,
+): void {
     router.patch(
         `/plan/candidates/${candidate.id}`,
         { state: candidate.state, reason: candidate.reason, readers: candidate.readers, ...change },
@@ -176,6 +184,24 @@ function onChosen(run: (candidate: CandidateData) => void): () => void {
     };
 }
 
+const requestsOpen = ref(false);
+const theming = ref<CandidateData | null>(null);
+const theme = ref('');
+const themes = computed(() => [...new Set(props.candidates.map((one) => one.theme).filter((one) => one !== ''))]);
+
+function askTheme(candidate: CandidateData): void {
+    theming.value = candidate;
+    theme.value = candidate.theme;
+}
+
+function keepTheme(): void {
+    const candidate = theming.value;
+    theming.value = null;
+    if (candidate !== null && theme.value.trim() !== candidate.theme) {
+        judge(candidate, { theme: theme.value });
+    }
+}
+
 const { travel, undoKeys } = useUndo();
 
 useShortcuts([
@@ -184,6 +210,8 @@ useShortcuts([
     { keys: 'ArrowUp', does: 'candidate before', run: () => choose(-1) },
     { keys: 'k', does: 'keep it', run: onChosen(keep) },
     { keys: 'p', does: 'pass it, with the reason', run: onChosen(askPass) },
+    { keys: 't', does: 'put it into a theme', run: onChosen(askTheme) },
+    { keys: 'r', does: 'what readers ask for', run: () => (requestsOpen.value = true) },
     { keys: 'Alt+ArrowUp', does: 'move it up', run: onChosen((one) => moveTo(one, place.value - 1)) },
     { keys: 'Alt+ArrowDown', does: 'move it down', run: onChosen((one) => moveTo(one, place.value + 1)) },
     { keys: 'Enter', does: 'mark and plan it', run: onChosen((one) => router.visit(`/plan/mark/${one.id}`)) },
@@ -225,6 +253,9 @@ useShortcuts([
                             </span>
                         </template>
                     </AutoComplete>
+                    <Button v-if="requests.length > 0" size="small" severity="secondary" outlined @click="requestsOpen = true">
+                        {{ requests.length }} asked for <kbd>r</kbd>
+                    </Button>
                     <PlanBar :plan="plan" />
                     <UndoButtons :undo="plan.undo" :redo="plan.redo" @travel="travel" />
                 </div>
@@ -254,7 +285,11 @@ useShortcuts([
                     <template #body="{ data }: { data: CandidateData }">
                         <Link :href="`/plan/mark/${data.id}`" class="symbol">{{ data.instrument.symbol }}</Link>
                         <span class="name">{{ data.instrument.name }}</span>
+                        <span v-if="data.source !== 'typed'" class="name">{{ data.from }}</span>
                     </template>
+                </Column>
+                <Column v-if="themes.length > 0" header="Theme">
+                    <template #body="{ data }: { data: CandidateData }">{{ data.theme }}</template>
                 </Column>
                 <Column header="Kind">
                     <template #body="{ data }: { data: CandidateData }">
@@ -302,7 +337,8 @@ useShortcuts([
                             </div>
                         </template>
                         <span v-else class="muted"
-                            >{{ data.setupNote }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span
+                            >{{ data.standing || data.setupNote
+                            }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span
                         >
                     </template>
                 </Column>
@@ -362,6 +398,23 @@ useShortcuts([
                     <Button label="Leave it" text severity="secondary" size="small" @click="passing = null" />
                     <Button type="submit" label="Pass" size="small" :loading="passForm.processing" />
                 </div>
+            </form>
+        </Dialog>
+        <AskedFor v-model:visible="requestsOpen" :requests="requests" />
+        <Dialog
+            :visible="theming !== null"
+            modal
+            :header="`The theme of ${theming?.instrument.symbol ?? ''}`"
+            :style="{ width: '360px' }"
+            @update:visible="theming = null"
+        >
+            <form class="theme" @submit.prevent="keepTheme">
+                <InputText v-model="theme" size="small" maxlength="60" autofocus list="themes" aria-label="Theme" fluid />
+                <datalist id="themes">
+                    <option v-for="one in themes" :key="one" :value="one"></option>
+                </datalist>
+                <p class="muted">Those of one theme, one after the other, stand under its name in the edition.</p>
+                <Button type="submit" label="Keep" size="small" />
             </form>
         </Dialog>
     </AppShell>
@@ -471,5 +524,10 @@ useShortcuts([
 }
 .error {
     color: var(--stop);
+}
+.theme {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
 }
 </style>

@@ -1,13 +1,21 @@
 <script setup lang="ts">
-import { Link, usePage } from '@inertiajs/vue3';
+import { Link, router, usePage } from '@inertiajs/vue3';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import AccountForm from '@/components/AccountForm.vue';
 import type { AccountData, EditionData } from '@/types/data';
 
-defineProps<{ edition: EditionData; account: AccountData | null }>();
+const props = defineProps<{ edition: EditionData; account: AccountData | null; follows: string[] }>();
 
 const page = usePage();
+
+function follow(key: string, on: boolean): void {
+    router.post(
+        `/editions/${props.edition.number}/setups/${key}/follow`,
+        { on },
+        { preserveScroll: true, preserveState: true, only: ['follows'] },
+    );
+}
 </script>
 
 <template>
@@ -24,7 +32,7 @@ const page = usePage();
             </span>
         </nav>
         <AccountForm v-if="page.props.person" :account="account" class="account" />
-        <EditionSheet :edition="edition" />
+        <EditionSheet :edition="edition" :follows="page.props.person?.role === 'subscriber' ? follows : null" @follow="follow" />
     </AppShell>
 </template>
 

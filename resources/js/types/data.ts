@@ -8,6 +8,8 @@ export type BarMarkKind = 'roll' | 'split' | 'earnings' | 'missing';
 
 export type CancelSide = 'stop' | 'target';
 
+export type CandidateSource = 'typed' | 'carried' | 'asked' | 'scan' | 'outside';
+
 export type CandidateState = 'new' | 'kept' | 'passed';
 
 export type DeliveryChannel = 'mail' | 'webhook';
@@ -50,6 +52,8 @@ export type RehearsalScope = 'instrument' | 'group';
 
 export type Relation = 'still' | 'continues' | 'replaces' | 'adds_to';
 
+export type RequestState = 'open' | 'taken' | 'answered' | 'declined';
+
 export type ResultJudgement = 'deserved' | 'lucky' | 'unlucky';
 
 export type Role = 'author' | 'assistant' | 'subscriber';
@@ -80,6 +84,13 @@ export interface AccountData {
     value: number;
     riskPercent: number;
     currency: string;
+}
+
+export interface AskedData {
+    name: string;
+    tier: string;
+    note: string;
+    when: string;
 }
 
 export interface AverageLineData {
@@ -133,6 +144,11 @@ export interface CandidateData {
     wouldChange: string | null;
     verdict: string;
     readers: string;
+    source: CandidateSource;
+    from: string;
+    theme: string;
+    standing: string;
+    relation: Relation | null;
     lastClose: string | null;
     change: string | null;
     levelCount: number;
@@ -165,6 +181,13 @@ export interface CarriedSetupData {
     name: string;
     sentence: string;
     followed: FollowedData | null;
+}
+
+export interface ChangeSinceData {
+    when: string;
+    what: string;
+    path: string;
+    isFollowed: boolean;
 }
 
 export interface ChartData {
@@ -340,6 +363,7 @@ export interface EditionPartData {
     symbol: string;
     name: string;
     kind: string;
+    theme: string;
     currency: string;
     passed: boolean;
     fullFor: string | null;
@@ -433,6 +457,15 @@ export interface FollowedData {
     outcome: OutcomeData;
     managed: OutcomeData | null;
     updates: UpdateData[];
+}
+
+export interface FollowedSetupData {
+    edition: number;
+    key: string;
+    symbol: string;
+    name: string;
+    sentence: string;
+    outcome: OutcomeData;
 }
 
 export interface FoundLevelData {
@@ -1040,6 +1073,17 @@ export interface RehearsedCaseData {
     r: string | null;
     strip: StripData;
     events: OutcomeEventData[];
+}
+
+export interface RequestData {
+    id: number;
+    symbol: string;
+    name: string;
+    state: RequestState;
+    askers: AskedData[];
+    reason: string;
+    edition: number | null;
+    since: string;
 }
 
 export interface RetiredLevelData {
