@@ -100,6 +100,21 @@ final readonly class EditionPresenter
         return true;
     }
 
+    /** @return array<string, ChartData> by symbol, of what a reader sees a chart of */
+    public function charts(Edition $edition, Reader $reader): array
+    {
+        $document = $this->editions->document($edition);
+        $charts = [];
+        foreach ($document['candidates'] as $candidate) {
+            $chart = $reader->sees($candidate['readers'], $edition->published_at)->atLeast(Sees::Levels)
+                ? $this->chart($candidate, Instrument::query()->where('symbol', $candidate['instrument']['symbol'])->first(), $edition->published_at)
+                : null;
+            $charts += $chart === null ? [] : [$candidate['instrument']['symbol'] => $chart];
+        }
+
+        return $charts;
+    }
+
     /** What an edition says of one setup alone, with its chart up to now. */
     public function ofOne(PublishedSetup $one, Reader $reader): EditionPartData
     {

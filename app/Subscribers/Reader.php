@@ -43,7 +43,8 @@ final readonly class Reader
         return $this->tier->key ?? 'all';
     }
 
-    private function isOpen(int $publishedAt): bool
+    /** Whether an edition has opened to them in full by now. */
+    public function isOpen(int $publishedAt): bool
     {
         $hours = $this->tier?->opens_after_hours;
 

@@ -94,7 +94,7 @@ final class RecordTest extends TestCase
         $this->actingAs($this->harbour)->get('/editions/1')->assertInertia(fn ($page) => $page
             ->where('edition.parts.0.setups.0.followed.outcome.status', 'open')
             ->where('edition.parts.0.setups.0.followed.outcome.events.0.session', '2024-11-21')
-            ->where('edition.parts.0.chart.publishedAfter', 27));
+            ->loadDeferredProps(fn ($page) => $page->where('charts', fn ($charts): bool => [...$charts]['OAKL.Q']['publishedAfter'] === 27)));
         $this->get('/editions')->assertInertia(fn ($page) => $page->where('editions.0.standing', '1 open')->where('editions.0.symbols', ['OAKL.Q']));
     }
 

@@ -12,6 +12,7 @@ use App\Models\Edition;
 use App\Models\Follow;
 use App\Models\User;
 use App\Publishing\Archive;
+use App\Publishing\EditionPages;
 use App\Publishing\EditionPresenter;
 use App\Subscribers\ReadingRoom;
 use App\Subscribers\Requests;
@@ -41,12 +42,14 @@ final class EditionController extends Controller
         ]);
     }
 
-    public function show(Request $request, Edition $edition, EditionPresenter $presenter): Response
+    public function show(Request $request, Edition $edition, EditionPages $pages): Response
     {
         $account = $this->account($request);
 
         return Inertia::render('Edition', [
-            'edition' => $presenter->edition($edition, $this->reader($request), $account),
+            'edition' => fn () => $pages->edition($edition, $this->reader($request), $account),
+            // the words come first; on a phone they are there at once
+            'charts' => Inertia::defer(fn () => (object) $pages->charts($edition, $this->reader($request))),
             'account' => $account === null ? null : AccountData::of($account),
             'follows' => fn () => $request->user() === null ? [] : $edition->publishedSetups()->whereIn('id', Follow::query()->where('user_id', $request->user()->getAuthIdentifier())->select('published_setup_id'))->pluck('key'),
         ]);

@@ -11,7 +11,10 @@ import OptionFacts from './OptionFacts.vue';
 import RStrip from './RStrip.vue';
 
 /** A published edition, or the preview of one, as its readers see it. */
-const props = withDefaults(defineProps<{ edition: EditionData; follows?: string[] | null }>(), { follows: null });
+const props = withDefaults(defineProps<{ edition: EditionData; follows?: string[] | null; waiting?: boolean }>(), {
+    follows: null,
+    waiting: false,
+});
 const emit = defineEmits<{ follow: [key: string, on: boolean] }>();
 
 const before = computed(() => props.edition.texts.filter((text) => text.place === 'before'));
@@ -152,8 +155,15 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                         </template>
                     </dl>
                     <p v-if="part.splitNote && !part.setups[0]?.followed" class="muted">{{ part.splitNote }}</p>
-                    <div v-if="part.chart || part.levels.length > 0" class="columns">
-                        <EditionChart :part="part" :bars="bars" :width="chartWidth" :height="chartHeight" />
+                    <div v-if="part.chart || part.levels.length > 0 || part.setups.length > 0" class="columns">
+                        <EditionChart v-if="part.chart" :part="part" :bars="bars" :width="chartWidth" :height="chartHeight" />
+                        <div
+                            v-else-if="waiting"
+                            class="to-come"
+                            :style="{ width: `${chartWidth}px`, height: `${chartHeight}px` }"
+                        >
+                            the chart is on its way
+                        </div>
                         <div class="figures">
                             <table v-if="part.setups.length > 0 || part.levels.length > 0">
                                 <caption class="visually-hidden">
@@ -310,6 +320,12 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
 .passed {
     margin-bottom: 0;
     color: var(--ink-2);
+}
+.to-come {
+    display: grid;
+    place-items: center;
+    color: var(--ink-3);
+    border: 1px dotted var(--hair);
 }
 .theme {
     margin-bottom: 12px;

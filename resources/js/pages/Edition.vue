@@ -1,11 +1,23 @@
 <script setup lang="ts">
 import { Link, router, usePage } from '@inertiajs/vue3';
+import { computed } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import AccountForm from '@/components/AccountForm.vue';
-import type { AccountData, EditionData } from '@/types/data';
+import type { AccountData, ChartData, EditionData } from '@/types/data';
 
-const props = defineProps<{ edition: EditionData; account: AccountData | null; follows: string[] }>();
+const props = defineProps<{
+    edition: EditionData;
+    account: AccountData | null;
+    follows: string[];
+    charts?: Record<string, ChartData>;
+}>();
+
+/** The words are there at once; the charts come after them. */
+const sheet = computed(() => ({
+    ...props.edition,
+    parts: props.edition.parts.map((part) => ({ ...part, chart: props.charts?.[part.symbol] ?? null })),
+}));
 
 const page = usePage();
 
@@ -32,7 +44,12 @@ function follow(key: string, on: boolean): void {
             </span>
         </nav>
         <AccountForm v-if="page.props.person" :account="account" class="account" />
-        <EditionSheet :edition="edition" :follows="page.props.person?.role === 'subscriber' ? follows : null" @follow="follow" />
+        <EditionSheet
+            :edition="sheet"
+            :waiting="charts === undefined"
+            :follows="page.props.person?.role === 'subscriber' ? follows : null"
+            @follow="follow"
+        />
     </AppShell>
 </template>
 
