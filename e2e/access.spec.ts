@@ -3,6 +3,11 @@ import { expect, test } from '@playwright/test';
 import { signIn } from './people';
 
 const PAGES = [
+    '/plan/review',
+    '/subscribers',
+    '/settings',
+    '/mailbox',
+    '/sink',
     '/plan/market',
     '/instruments/OAKL.Q',
     '/data',
@@ -12,7 +17,8 @@ const PAGES = [
     '/plan/publish',
     '/record',
     '/editions',
-    '/editions/1',
+    '/editions/31',
+    '/editions/33',
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

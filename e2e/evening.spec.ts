@@ -28,9 +28,42 @@ async function moved(text: string, ticks: number): Promise<string> {
 
 test('the author signs in and sees the steps that exist', async () => {
     await signIn(page, 'maren');
-    await expect(page).toHaveURL(/plan\/market/);
+    await expect(page).toHaveURL(/plan\/review/);
+    await expect(page.getByRole('navigation', { name: "The evening's work" }).getByRole('link')).toHaveCount(6);
+});
+
+test('the evening opens with what came of what was published: judged, carried over, updated, all by key', async () => {
+    const list = page.getByRole('region', { name: 'Published setups' });
+    await expect(list.getByText('Since edition 33')).toBeVisible();
+    await expect(list.getByRole('region', { name: 'Ended' }).getByRole('button').first()).toBeVisible();
+    const open = list.getByRole('region', { name: 'Waiting' }).getByRole('button').first();
+    const symbol = (await open.locator('strong').innerText()).trim();
+    await open.click();
+    const one = page.getByRole('region', { name: `${symbol} looked back on` });
+    await expect(one.getByRole('img', { name: /^Chart of/ })).toBeVisible();
+
+    await page.keyboard.press('1');
+    await expect(one.getByRole('button', { name: 'Held', pressed: true })).toBeVisible();
+    await page.keyboard.press('c');
+    await expect(one).toContainText('In the plan for Thursday 15 October 2026: carried over.');
+    await page.keyboard.press('Control+z');
+    await expect(one.getByText('In the plan for')).toBeHidden();
+    await page.keyboard.press('g');
+    await expect(open).toContainText('let go');
+
+    await page.keyboard.press('u');
+    const dialog = page.getByRole('dialog', { name: `Update ${symbol}` });
+    await dialog.getByLabel('Cancel the wait').check();
+    await dialog.getByLabel('In your words, if you like').fill('It waited long enough.');
+    await dialog.getByRole('button', { name: 'Publish the update' }).click();
+    await expect(dialog).toBeHidden();
+    await expect(one).toContainText('The wait is cancelled: It waited long enough.');
+
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('ArrowDown');
+    await expect(one).toBeVisible();
+    await step(/Market/).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('The market before Thursday 15 October 2026');
-    await expect(page.getByRole('navigation', { name: "The evening's work" }).getByRole('link')).toHaveCount(5);
 });
 
 test('the market is read, an event weighed, the gauges chosen and the stance written', async () => {
@@ -60,7 +93,9 @@ test('the market is read, an event weighed, the gauges chosen and the stance wri
 
     await page.keyboard.press('s');
     await page.getByLabel('Your stance').fill('Fewer names into the holiday; strength is bought on pullbacks.');
+    const kept = page.waitForResponse((response) => response.url().endsWith('/plan/bias'));
     await page.getByRole('heading', { level: 1 }).click();
+    await kept;
     await expect(step(/Market/)).toContainText('stance written');
     await page.reload();
     await expect(page.getByLabel('Your stance')).toHaveValue('Fewer names into the holiday; strength is bought on pullbacks.');
@@ -286,11 +321,61 @@ test('the check says what stops the plan, and the plan is published and sealed',
     await step(/Publish/).click();
     await expect(page.getByRole('article')).toContainText('Daily plan, preview');
     await expect(page.getByRole('article')).toContainText('Passed: Nothing to wait for yet.');
+
+    // the author's own words, with a number that is named and not typed
+    await page.getByRole('heading', { level: 2, name: 'Publish' }).click();
+    await page.keyboard.press('w');
+    await page.getByLabel('The session ahead', { exact: true }).fill('Below this it is wrong: ');
+    await page.getByRole('button', { name: 'Insert a reference into The session ahead' }).click();
+    const reference = page.getByRole('dialog', { name: 'Insert a reference' });
+    await reference.getByRole('combobox').click();
+    await page.keyboard.type('OAKL.Q stop');
+    await page.getByRole('option', { name: /^OAKL\.Q stop/ }).click();
+    const stop = /\d+\.\d\d/.exec(await reference.getByRole('combobox').innerText());
+    await reference.getByRole('button', { name: 'Insert' }).click();
+    await expect(page.getByLabel('The session ahead', { exact: true })).toHaveValue('Below this it is wrong: {OAKL.Q stop}');
+    await expect(page.getByText('all kept')).toBeVisible();
+    const told = page.getByRole('article').getByRole('region', { name: 'The session ahead' });
+    await expect(told).toContainText(/Below this it is wrong: \d+\.\d\d/);
+    expect(stop === null || (await told.innerText()).includes(stop[0])).toBe(true);
+
+    await page.getByRole('button', { name: 'Visitors', exact: true }).click();
+    await expect(page.getByRole('article')).toContainText('The plan for it is for Harbour readers.');
+    await page.getByRole('button', { name: 'Pilot', exact: true }).click();
     await page.getByRole('button', { name: 'Publish and seal' }).click();
     await page.getByRole('alertdialog').getByRole('button', { name: 'Publish and seal' }).click();
-    await expect(page).toHaveURL(/editions\/2$/);
-    await expect(page.getByRole('article')).toContainText('Daily plan, edition 2');
+    await expect(page).toHaveURL(/editions\/34$/);
+    await expect(page.getByRole('article')).toContainText('Daily plan, edition 34');
     await expect(page.getByRole('article')).toContainText(/Sealed with SHA-256 [0-9a-f]{64}, after [0-9a-f]{64}/);
+});
+
+test('it reaches each reader as their tier reads it, and a visitor by its headline', async ({ browser }) => {
+    const stop = /stop ([\d.]+)/.exec(await page.locator('.part .sentence').first().innerText())?.[1] ?? '';
+    expect(stop).not.toBe('');
+    const visitor = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await visitor.goto('/editions');
+    await visitor.getByRole('link', { name: /Thursday 15 October 2026/ }).click();
+    await expect(visitor.getByRole('article')).toContainText('The plan for it is for Harbour readers.');
+    expect(await visitor.content()).not.toContain(stop);
+    expect(await visitor.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await visitor.goto('/mailbox?to=ines@watchpost.test');
+    await expect(visitor.getByRole('button', { name: /^Edition 34/ })).toBeVisible();
+    await expect(visitor.frameLocator('iframe').getByRole('heading', { name: 'Thursday 15 October 2026' })).toBeVisible();
+
+    await signIn(visitor, 'jonas');
+    await visitor
+        .getByRole('link', { name: /Thursday 15 October 2026/ })
+        .first()
+        .click();
+    await expect(visitor.locator('.part .sentence').first()).toContainText(stop);
+    await visitor.getByRole('button', { name: '○ follow' }).first().click();
+    await expect(visitor.getByRole('button', { name: '● following' })).toBeVisible();
+    await visitor.close();
+
+    await page.goto('/subscribers');
+    const deliveries = page.getByRole('region', { name: 'Deliveries' });
+    await expect(deliveries.locator('.delivery').filter({ hasText: 'Edition 34' })).toContainText(/\d of 6 arrived/);
+    await expect(deliveries.locator('.delivery').filter({ hasText: 'Edition 34' })).toContainText('Petra Sund, webhook');
 });
 
 test('the market is played forward: by a bar, to the close, by sessions', async () => {
@@ -310,7 +395,7 @@ test('the market is played forward: by a bar, to the close, by sessions', async 
 
 test('the record tells what happened to every published setup', async () => {
     await page.goto('/record');
-    const edition = page.locator('tbody').filter({ hasText: 'Edition 2' });
+    const edition = page.locator('tbody').filter({ hasText: 'Edition 34' });
     // one of its four candidates is planned in two ways
     await expect(edition.locator('tr.row')).toHaveCount(5);
     await expect(edition.locator('tr.row.waiting')).toHaveCount(0);
@@ -334,7 +419,7 @@ test('a subscriber reads the edition and what happened since', async () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Thursday 15 October 2026');
     await expect(page.getByRole('heading', { name: 'What happened since' }).first()).toBeVisible();
     await page.getByRole('link', { name: 'Verify it yourself' }).click();
-    await expect(page.getByText('watchpost verify evidence-2.json --bars bars-2.csv --previous')).toBeVisible();
+    await expect(page.getByText('watchpost verify evidence-34.json --bars bars-34.csv --previous')).toBeVisible();
     await page.goto('/plan/candidates');
     await expect(page.getByText('403')).toBeVisible();
 });

@@ -21,7 +21,7 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 
     // what is for another tier is not there
-    await expect(page.getByText('2 more candidates are for Pilot readers.')).toBeVisible();
+    await expect(page.getByText('2 more for Pilot readers.')).toBeVisible();
     expect(await page.content()).not.toContain('GRIT.Q');
 
     // what it means for their own account
@@ -33,7 +33,7 @@ test('a Harbour subscriber reads an edition on a phone', async ({ page }) => {
 
     await page.goto('/record');
     await expect(page.getByRole('heading', { name: 'Record' })).toBeVisible();
-    const edition = page.locator('tbody').filter({ hasText: 'Edition 1' });
+    const edition = page.locator('tbody').filter({ hasText: 'Edition 31' });
     await expect(edition.locator('tr.row').filter({ hasText: 'OAKL.Q' })).toContainText(/[+−]\d\.\d\d/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });

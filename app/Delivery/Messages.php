@@ -22,8 +22,10 @@ use App\Subscribers\Reader;
 final class Messages
 {
     private const KEPT = 8;
+    /** Seconds after which it is written anew: what a tier sees may have been changed. */
+    private const FRESH = 60;
 
-    /** @var array<string, Message|null> */
+    /** @var array<string, array{int, Message|null}> when it was written, and what */
     private array $written = [];
 
     public function __construct(
@@ -38,16 +40,18 @@ final class Messages
     public function of(DeliverySubject $subject, int $id, Reader $reader): ?Message
     {
         $key = "{$subject->value}-{$id}-{$reader->key()}";
-        if (! array_key_exists($key, $this->written)) {
+        $now = now()->getTimestamp();
+        if (! isset($this->written[$key]) || $this->written[$key][0] < $now - self::FRESH) {
+            unset($this->written[$key]);
             $message = match ($subject) {
                 DeliverySubject::Edition => $this->edition(Edition::query()->findOrFail($id), $reader),
                 DeliverySubject::Update => $this->update(Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument', 'author'])->findOrFail($id), $reader),
                 DeliverySubject::Answer => throw new \LogicException('An answer is for one person.'),
             };
-            $this->written = array_slice($this->written + [$key => $message], -self::KEPT, null, true);
+            $this->written = array_slice($this->written + [$key => [$now, $message]], -self::KEPT, null, true);
         }
 
-        return $this->written[$key];
+        return $this->written[$key][1];
     }
 
     private function edition(Edition $edition, Reader $reader): Message

@@ -11,7 +11,6 @@ use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Mail\Mailables\Headers;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\HtmlString;
-use Illuminate\Support\Str;
 
 /** An edition or an update as a mail, with a way to be sent no more that needs no sign-in (RFC 8058). */
 final class ReaderMail extends Mailable
@@ -31,7 +30,7 @@ final class ReaderMail extends Mailable
             view: 'mail.message',
             text: 'mail.message-text',
             with: [
-                'html' => new HtmlString((string) Str::markdown($this->message->markdown, ['html_input' => 'strip'])),
+                'html' => new HtmlString($this->message->html),
                 'words' => new HtmlString($this->message->markdown),
                 'address' => url($this->message->path),
                 'unsubscribe' => $this->unsubscribe(),

@@ -38,7 +38,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(MarketClock::class, config()->string('watchpost.clock') === 'system' ? SystemMarketClock::class : StoredMarketClock::class);
         $this->app->bind(MarketFeed::class, config()->string('watchpost.feed') === 'folder' ? FolderFeed::class : SimulatedFeed::class);
         $this->app->bind(Webhooks::class, config()->string('watchpost.webhooks') === 'http' ? HttpWebhooks::class : SinkWebhooks::class);
-        $this->app->scoped(Messages::class);
+        $this->app->singleton(Messages::class);
         $this->app->when(FolderFeed::class)->needs('$folder')->giveConfig('watchpost.feed_folder');
         $this->app->scoped(Calendars::class, static fn (): Calendars => new Calendars(config()->string('watchpost.home_exchange')));
         $this->app->scoped(Tiers::class);

@@ -50,6 +50,7 @@ final class DemoSeeder extends Seeder
         $earlier = (int) strtotime(config()->string('watchpost.demo.earlier_evening'));
 
         // what is published is delivered on its evening, as it was then
+        $queue = config('queue.default');
         config(['queue.default' => 'sync']);
         DB::transaction(function () use ($evening, $earlier): void {
             $author = $this->people();
@@ -71,6 +72,7 @@ final class DemoSeeder extends Seeder
             $archive->readers();
             $this->draftOfTonight($author);
         });
+        config(['queue.default' => $queue]);
     }
 
     /** The date from which bars of five minutes are kept. */

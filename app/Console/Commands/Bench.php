@@ -8,12 +8,17 @@ use App\Actions\AddCandidate;
 use App\Actions\AdvanceMarket;
 use App\Actions\ChangeSetup;
 use App\Actions\PublishPlan;
+use App\Delivery\Dispatch;
+use App\Enums\DeliveryState;
+use App\Enums\DeliverySubject;
 use App\Market\BarRepository;
 use App\Market\BarStore;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
+use App\Models\Delivery;
 use App\Models\Edition;
 use App\Models\Instrument;
+use App\Models\MailboxMessage;
 use App\Models\MarketRun;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
@@ -22,6 +27,8 @@ use App\Planning\CurrentPlan;
 use App\Planning\Variant;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Watchpost\Core\Market\Bar;
@@ -32,6 +39,7 @@ use Watchpost\Simulator\QuayExchange;
 final class Bench extends Command
 {
     private const IMPORTED = 100_000;
+    private const READERS = 10_000;
 
     protected $signature = 'watchpost:bench';
 
@@ -56,10 +64,49 @@ final class Bench extends Command
         $run = MarketRun::query()->findOrFail($run->id);
         $this->line("the run is {$run->state->value}, {$run->steps_done} of {$run->steps_total} steps");
 
+        $this->deliver();
+        $this->serve();
         $this->import();
         $this->read();
 
         return self::SUCCESS;
+    }
+
+    /** An edition to ten thousand readers, by mail to the stand-in. */
+    private function deliver(): void
+    {
+        $readers = [];
+        for ($i = 0; $i < self::READERS; ++$i) {
+            $readers[] = ['name' => "Reader {$i}", 'email' => "reader{$i}@watchpost.test", 'password' => '', 'role' => 'subscriber', 'tier' => $i % 3 === 0 ? 'pilot' : 'harbour', 'joined_at' => now()];
+        }
+        foreach (array_chunk($readers, 500) as $some) {
+            DB::table('users')->insert($some);
+        }
+        $edition = Edition::query()->orderByDesc('number')->firstOrFail();
+        $this->measure('an edition handed to 10,000 readers', static fn (): int => app(Dispatch::class)(DeliverySubject::Edition, $edition->id));
+        $this->measure('and sent to the stand-in, through the queue', fn () => Artisan::call('queue:work', ['--stop-when-empty' => true, '--sleep' => 0]));
+        $this->line(number_format(MailboxMessage::query()->count()).' mails; '.number_format(Delivery::query()->where(['subject' => DeliverySubject::Edition, 'subject_id' => $edition->id, 'state' => DeliveryState::Sent])->count()).' deliveries of this edition sent');
+    }
+
+    /** The page of an edition beside one that holds next to nothing. */
+    private function serve(): void
+    {
+        config(['cache.default' => 'file', 'session.driver' => 'array']);
+        $kernel = app(Kernel::class);
+        $median = static function (string $path) use ($kernel): float {
+            $times = [];
+            for ($i = 0; $i < 41; ++$i) {
+                $start = hrtime(true);
+                $kernel->handle(Request::create($path));
+                $times[] = (hrtime(true) - $start) / 1e6;
+            }
+            sort($times);
+
+            return $times[20];
+        };
+        $trivial = $median('/password');
+        $edition = $median('/editions/31');
+        $this->line(sprintf('%6.2f ms  the page of an edition of 13 setups, %.2f ms a trivial page: %.2f times', $edition, $trivial, $edition / $trivial));
     }
 
     /** A file of 100,000 bars: checked, then written in one transaction; and the same file again. */
