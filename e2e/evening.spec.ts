@@ -325,7 +325,7 @@ test('the check says what stops the plan, and the plan is published and sealed',
     // the author's own words, with a number that is named and not typed
     await page.getByRole('heading', { level: 2, name: 'Publish' }).click();
     await page.keyboard.press('w');
-    await page.getByLabel('The session ahead', { exact: true }).fill('Below this it is wrong: ');
+    await field('The session ahead').fill('Below this it is wrong: ');
     await page.getByRole('button', { name: 'Insert a reference into The session ahead' }).click();
     const reference = page.getByRole('dialog', { name: 'Insert a reference' });
     await reference.getByRole('combobox').click();
@@ -333,7 +333,7 @@ test('the check says what stops the plan, and the plan is published and sealed',
     await page.getByRole('option', { name: /^OAKL\.Q stop/ }).click();
     const stop = /\d+\.\d\d/.exec(await reference.getByRole('combobox').innerText());
     await reference.getByRole('button', { name: 'Insert' }).click();
-    await expect(page.getByLabel('The session ahead', { exact: true })).toHaveValue('Below this it is wrong: {OAKL.Q stop}');
+    await expect(field('The session ahead')).toHaveValue('Below this it is wrong: {OAKL.Q stop}');
     await expect(page.getByText('all kept')).toBeVisible();
     const told = page.getByRole('article').getByRole('region', { name: 'The session ahead' });
     await expect(told).toContainText(/Below this it is wrong: \d+\.\d\d/);

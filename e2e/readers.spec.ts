@@ -49,6 +49,7 @@ test('a reader sees what changed, searches the archive and asks for a symbol; th
 test('a forgotten password is replaced by way of the mailbox, and mails are switched off', async ({ page }) => {
     await page.goto('/sign-in');
     await page.getByRole('link', { name: 'Password forgotten?' }).click();
+    await expect(page.getByRole('heading', { name: 'Password forgotten' })).toBeVisible();
     await page.getByLabel('Address').fill('edda@watchpost.test');
     await page.getByRole('button', { name: 'Send me the mail' }).click();
     await expect(page.getByRole('status')).toContainText('If there is an account with this address');

@@ -20,8 +20,10 @@ use App\Market\Calendars;
 use App\Models\User;
 use App\Record\RecordCosts;
 use App\Subscribers\Tiers;
+use App\Support\ImmediateSqliteConnection;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -35,6 +37,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('sqlite', static fn (\Closure|\PDO $pdo, string $database, string $prefix, array $config): ImmediateSqliteConnection => new ImmediateSqliteConnection($pdo, $database, $prefix, $config));
         $this->app->bind(MarketClock::class, config()->string('watchpost.clock') === 'system' ? SystemMarketClock::class : StoredMarketClock::class);
         $this->app->bind(MarketFeed::class, config()->string('watchpost.feed') === 'folder' ? FolderFeed::class : SimulatedFeed::class);
         $this->app->bind(Webhooks::class, config()->string('watchpost.webhooks') === 'http' ? HttpWebhooks::class : SinkWebhooks::class);

@@ -29,7 +29,7 @@ final readonly class Requests
             $first = $request->askers->first();
 
             return [
-                [-max(0, ...$ranks), -$request->askers->count(), $first->asked_at ?? 0, $request->id],
+                [-max([0, ...$ranks]), -$request->askers->count(), $first->asked_at ?? 0, $request->id],
                 new RequestData(
                     $request->id,
                     $request->instrument->symbol,

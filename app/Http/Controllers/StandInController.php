@@ -23,7 +23,7 @@ final class StandInController extends Controller
 
         return Inertia::render('Mailbox', [
             'to' => $to,
-            'mails' => MailboxMessage::query()
+            'mails' => static fn () => MailboxMessage::query()
                 ->when($to !== '', static fn ($mails) => $mails->where('to', $to))
                 ->orderByDesc('id')
                 ->limit(self::MOST)
@@ -45,7 +45,7 @@ final class StandInController extends Controller
         $this->only('watchpost.webhooks', 'sink');
 
         return Inertia::render('Sink', [
-            'messages' => SinkMessage::query()->orderByDesc('id')->limit(self::MOST)->get()
+            'messages' => static fn () => SinkMessage::query()->orderByDesc('id')->limit(self::MOST)->get()
                 ->map(static fn (SinkMessage $one): array => ['id' => $one->id, 'url' => $one->url, 'headers' => $one->headers, 'body' => $one->body, 'at' => $one->created_at->format('j M H:i:s')]),
         ]);
     }

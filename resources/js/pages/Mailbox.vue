@@ -1,12 +1,18 @@
 <script setup lang="ts">
-import { router } from '@inertiajs/vue3';
-import { Head } from '@inertiajs/vue3';
-import { ref } from 'vue';
+import { Head, router, usePoll } from '@inertiajs/vue3';
+import { ref, watch } from 'vue';
 
 /** Stands in for a mail server. */
 const props = defineProps<{ to: string; mails: { id: number; to: string; subject: string; at: string }[] }>();
 
 const chosen = ref<number | null>(props.mails[0]?.id ?? null);
+
+// mails arrive while the page is looked at
+usePoll(2000, { only: ['mails'] });
+watch(
+    () => props.mails[0]?.id ?? null,
+    (newest) => (chosen.value ??= newest),
+);
 </script>
 
 <template>

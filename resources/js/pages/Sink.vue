@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { Head } from '@inertiajs/vue3';
+import { Head, usePoll } from '@inertiajs/vue3';
 
 /** Stands in for the addresses of webhooks. */
 defineProps<{ messages: { id: number; url: string; headers: Record<string, string>; body: string; at: string }[] }>();
+
+usePoll(2000, { only: ['messages'] });
 
 function spaced(body: string): string {
     return JSON.stringify(JSON.parse(body), null, 2);
