@@ -67,6 +67,7 @@ Route::get('editions/{edition:number}/evidence', [EditionFileController::class, 
 Route::get('editions/{edition:number}/bars', [EditionFileController::class, 'bars']);
 Route::get('editions/{edition:number}/markdown', [EditionFileController::class, 'markdown']);
 Route::get('editions/{edition:number}/images/{hash}', [PlanTextController::class, 'published']);
+Route::get('editions/{edition:number}/pdf', [EditionFileController::class, 'pdf'])->middleware('throttle:30,1');
 Route::get('editions/{edition:number}/setups', [EditionFileController::class, 'setups']);
 Route::get('record', RecordController::class);
 

@@ -73,6 +73,7 @@ final class AuthorisationTest extends TestCase
         'GET editions/{edition}/evidence' => ['no', 'no', 'in', 'in', 'in'],
         'GET editions/{edition}/bars' => ['no', 'no', 'in', 'in', 'in'],
         'GET editions/{edition}/markdown' => ['in', 'in', 'in', 'in', 'in'],
+        'GET editions/{edition}/pdf' => ['in', 'in', 'in', 'in', 'in'],
         'GET editions/{edition}/setups' => ['in', 'in', 'in', 'in', 'in'],
         'GET record' => ['in', 'in', 'in', 'in', 'in'],
         'GET feeds/{token}/editions.atom' => ['in', 'in', 'in', 'in', 'in'],

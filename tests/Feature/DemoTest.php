@@ -17,6 +17,7 @@ use App\Publishing\Evidence;
 use App\Support\TypeScriptWriter;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\DB;
+use Opis\JsonSchema\Validator;
 use Tests\TestCase;
 use Watchpost\Core\Market\Instant;
 use Watchpost\Core\Verification\BarFile;
@@ -53,11 +54,14 @@ final class DemoTest extends TestCase
         // thirty evenings, the one that shows everything, a week of twenty and a day of six: each sealed before its first bar
         self::assertSame([33, 1], [Edition::query()->count(), Edition::query()->where('kind', PlanKind::Weekly)->count()]);
         self::assertSame([13, 20, 6], array_map(static fn (int $number): int => Edition::query()->where('number', $number)->sole()->publishedSetups()->count(), [31, 32, 33]));
+        $schema = new Validator();
+        $says = (string) file_get_contents(base_path('docs/edition.schema.json'));
         $before = null;
         foreach (Edition::query()->orderBy('number')->get() as $edition) {
             $document = app(EditionReader::class)->document($edition);
             self::assertLessThan($document['session']['open'], $document['published_at']);
             self::assertSame($before, $document['previous_seal']);
+            self::assertTrue($schema->validate(json_decode($edition->document), $says)->isValid(), "edition {$edition->number} is not as its schema says");
             $before = $edition->seal;
         }
         self::assertGreaterThanOrEqual(5, Outcome::query()->distinct()->count('status'));

@@ -5,9 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Edition;
+use App\Models\PublishedSetup;
 use App\Models\SetupKind;
+use App\Publishing\EditionPresenter;
 use App\Publishing\EditionReader;
+use App\Publishing\StillChart;
+use App\Subscribers\Tiers;
 use League\CommonMark\GithubFlavoredMarkdownConverter;
+use Opis\JsonSchema\Validator;
 use Tests\TestCase;
 use Tests\World;
 
@@ -54,6 +59,54 @@ final class EditionFilesTest extends TestCase
 
         self::assertStringContainsString('For it: Leads *its* group # and | more', html_entity_decode(strip_tags($html)));
         self::assertSame(2, substr_count($html, '<table>'), 'one for each way to trade it');
+    }
+
+    public function testThePdfHoldsWhatTheTierReadsAndNothingElse(): void
+    {
+        $this->actingAs($this->harbour)->get('/editions/1/pdf')->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        foreach ([[$this->harbour, false], [$this->pilot, true]] as [$reader, $readsAll]) {
+            $bytes = (string) $this->actingAs($reader)->get('/editions/1/pdf')->getContent();
+            self::assertStringStartsWith('%PDF-', $bytes);
+            self::assertStringContainsString($this->drawn('OAKL.Q'), $this->inflated($bytes));
+            self::assertSame($readsAll, str_contains($this->inflated($bytes), $this->drawn('GRIT.Q')));
+        }
+    }
+
+    public function testTheStillChartDrawsBarsLevelsAndThePricesOfThePlanWithTheirNames(): void
+    {
+        $one = PublishedSetup::query()->with(['edition', 'instrument', 'outcome', 'managed', 'updates'])->firstOrFail();
+        $part = app(EditionPresenter::class)->ofOne($one, app(Tiers::class)->whole());
+        $svg = (new StillChart())->of($part);
+
+        self::assertNotFalse(simplexml_load_string($svg));
+        self::assertStringContainsString("{$part->setups[0]->stop} stop", $svg);
+        self::assertStringContainsString("{$part->setups[0]->targets[0]->price} target 1", $svg);
+        self::assertGreaterThanOrEqual(count($part->chart->sessions ?? []), substr_count($svg, '<rect'));
+    }
+
+    public function testTheDocumentIsAsItsSchemaSays(): void
+    {
+        $validator = new Validator();
+        $schema = (string) file_get_contents(base_path('docs/edition.schema.json'));
+        $document = Edition::query()->firstOrFail()->document;
+        self::assertTrue($validator->validate(json_decode($document), $schema)->isValid());
+        foreach (['"state":"planned"' => '"state":"perhaps"', '"format":' => '"extra":1,"format":', '"bias":""' => '"bias":7'] as $from => $to) {
+            self::assertFalse($validator->validate(json_decode(str_replace($from, $to, $document)), $schema)->isValid(), $to);
+        }
+    }
+
+    /** As a PDF writes text: letters of a subset of a font, two bytes each. */
+    private function drawn(string $text): string
+    {
+        return (string) mb_convert_encoding($text, 'UTF-16BE');
+    }
+
+    /** The streams of a PDF, unpacked. */
+    private function inflated(string $pdf): string
+    {
+        preg_match_all('/stream\r?\n(.*?)\r?\nendstream/s', $pdf, $streams);
+
+        return implode('', array_map(static fn (string $stream): string => (string) @gzuncompress($stream), $streams[1]));
     }
 
     public function testTheSetupsAreALineEachOfWhatTheTierReads(): void

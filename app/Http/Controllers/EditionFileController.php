@@ -6,12 +6,15 @@ namespace App\Http\Controllers;
 
 use App\Data\EditionData;
 use App\Import\Exporter;
+use App\Models\Attachment;
 use App\Models\Edition;
 use App\Publishing\EditionMarkdown;
+use App\Publishing\EditionPdf;
 use App\Publishing\EditionPresenter;
 use App\Publishing\Evidence;
 use App\Publishing\SetupsFile;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\Response as HttpResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -45,6 +48,18 @@ final class EditionFileController extends Controller
     public function markdown(Request $request, Edition $edition, EditionPresenter $presenter, EditionMarkdown $markdown): HttpResponse
     {
         return $this->file($markdown->of($this->readable($request, $edition, $presenter)), "edition-{$edition->number}.md", 'text/markdown; charset=UTF-8');
+    }
+
+    public function pdf(Request $request, Edition $edition, EditionPresenter $presenter, EditionPdf $pdf): HttpResponse
+    {
+        $picture = static function (string $hash): ?string {
+            $image = Attachment::query()->where('hash', $hash)->first();
+            $bytes = $image === null ? null : Storage::disk('local')->get($image->path());
+
+            return $image === null || $bytes === null ? null : "data:{$image->type};base64,".base64_encode($bytes);
+        };
+
+        return $this->file($pdf->of($presenter->edition($edition, $this->reader($request), $this->account($request)), $picture), "edition-{$edition->number}.pdf", 'application/pdf');
     }
 
     public function setups(Request $request, Edition $edition, EditionPresenter $presenter, SetupsFile $setups): StreamedResponse

@@ -6,7 +6,9 @@ namespace Watchpost\Core\Tests\Outcomes;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
 use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\PriceGrid;
@@ -16,6 +18,8 @@ use Watchpost\Core\Outcomes\Excursion;
 use Watchpost\Core\Outcomes\OutcomeEngine;
 use Watchpost\Core\Outcomes\OutcomeReader;
 use Watchpost\Core\Outcomes\Position;
+use Watchpost\Core\Outcomes\RunStore;
+use Watchpost\Core\Setups\UpdateReader;
 
 /** The exact sums below the engine. */
 final class BookkeepingTest extends TestCase
@@ -81,6 +85,44 @@ final class BookkeepingTest extends TestCase
 
         $this->expectException(\LogicException::class);
         $engine->feed($run, $request->bars[0]);
+    }
+
+    /** @param array<string, mixed> $update */
+    #[DataProvider('tried')]
+    public function testAnUpdateIsTriedOnARunThatIsLeftAsItIs(bool $filled, array $update, ?string $refused): void
+    {
+        $grid = new PriceGrid(2);
+        $input = Scenario::touch('long', '26.00', '25.00')->targets(['28.00' => '0.5', '29.00' => '0.5'])->costs(0, '0')->day($filled ? '26.20/26.50/25.90/26.30' : '26.90/27.00/26.50/26.80')->input();
+        $request = OutcomeReader::read(Node::of($input));
+        $run = $request->runs()[0];
+        $engine = new OutcomeEngine();
+        $engine->feed($run, $request->bars[0]);
+        $before = RunStore::save($run);
+        try {
+            $engine->try($run, UpdateReader::one(Node::of(['at' => '2026-10-15T16:00:00Z'] + $update, 'updates.new'), $grid));
+            $said = null;
+        } catch (InvalidInput $fault) {
+            $said = "{$fault->path} {$fault->getMessage()}";
+        }
+
+        self::assertSame($refused === null, $said === null, (string) $said);
+        self::assertStringContainsString((string) $refused, (string) $said);
+        self::assertSame($before, RunStore::save($run));
+    }
+
+    /** @return iterable<string, array{bool, array<string, mixed>, string|null}> */
+    public static function tried(): iterable
+    {
+        yield 'a tighter stop' => [true, ['kind' => 'move_stop', 'price' => '25.60'], null];
+        yield 'a looser stop' => [true, ['kind' => 'move_stop', 'price' => '24.90'], 'updates.new.price would loosen the stop, which stands at 25.00'];
+        yield 'a stop beyond an entry that waits' => [false, ['kind' => 'move_stop', 'price' => '26.10'], 'updates.new.price must be on the losing side of the entry at 26.00'];
+        yield 'another target' => [true, ['kind' => 'move_target', 'number' => 1, 'price' => '27.50'], null];
+        yield 'a target beyond the next' => [true, ['kind' => 'move_target', 'number' => 1, 'price' => '29.50'], 'updates.new.price must lie beyond 29.50'];
+        yield 'a part of what is open' => [true, ['kind' => 'exit', 'share' => '0.5'], null];
+        yield 'a part of nothing' => [false, ['kind' => 'exit', 'share' => '0.5'], 'updates.new.kind has nothing to take off'];
+        yield 'a wait that is there' => [false, ['kind' => 'cancel_waiting'], null];
+        yield 'a wait that is over' => [true, ['kind' => 'cancel_waiting'], 'updates.new.kind has nothing to cancel'];
+        yield 'a note' => [false, ['kind' => 'note', 'text' => 'still waiting'], null];
     }
 
     public function testAskingForTheOutcomeLeavesTheRunAsItIs(): void

@@ -64,6 +64,27 @@ final class VerifyTest extends TestCase
         self::assertStringEndsWith("All of it is as claimed.\n", $out);
     }
 
+    public function testTheResultAsManagedIsRecomputedWithTheUpdates(): void
+    {
+        [$evidence, $bars] = self::evidence();
+        $input = Scenario::touch('long', '26.00', '25.20')->targets(['28.00' => '1'])->costs(0, '0')->day('26.00/26.30/25.90/26.10')->day('26.10/28.40/26.00/28.20')->input();
+        $update = ['at' => '2026-10-15T16:00:00Z', 'kind' => 'exit', 'share' => '1'];
+        $managed = OutcomeReader::read(Node::of(['updates' => [$update]] + $input))->answer(new OutcomeEngine())[0]->toArray();
+        self::assertNotSame('2.5000', $managed['r']);
+        $evidence['updates'] = ['1' => [$update]];
+        self::assertIsArray($evidence['claims']);
+        $evidence['claims']['1'] += ['managed' => $managed];
+
+        [$code, $out] = $this->verify($evidence, $bars);
+        self::assertSame(0, $code, $out);
+        self::assertStringContainsString("as claimed  setup 1, BRKF.Q, as managed: closed, {$managed['r']} R", $out);
+        $evidence['updates']['1'][0]['share'] = '0.5';
+        [$code, $out] = $this->verify($evidence, $bars);
+        self::assertSame(1, $code, $out);
+        self::assertStringContainsString('DIFFERS     setup 1, BRKF.Q, as managed', $out);
+        self::assertStringContainsString('as claimed  setup 1, BRKF.Q: closed, 2.5000 R', $out);
+    }
+
     /** @param callable(array<string, mixed>, string): array{array<string, mixed>, string} $change */
     #[DataProvider('lies')]
     public function testWhatIsNotTrueIsTold(callable $change, string $says): void

@@ -35,6 +35,7 @@ function follow(key: string, on: boolean): void {
         <nav class="above" aria-label="Edition">
             <Link href="/editions">All editions</Link>
             <span>
+                <a :href="`/editions/${edition.number}/pdf`">PDF</a>
                 <a :href="`/editions/${edition.number}/markdown`">Markdown</a>
                 <a :href="`/editions/${edition.number}/setups`">Setups (CSV)</a>
                 <template v-if="edition.readsAll">
