@@ -244,7 +244,7 @@ final readonly class EditionPresenter
             $isFull && isset($candidate['carried']) ? $this->carried($candidate['carried']) : null,
             $chart,
             $instrument === null ? 1.0 : $this->splitNote->ratio($instrument, $publishedAt)->toFloat(),
-            $instrument === null ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $isFull ? $sealed : null),
+            $instrument === null || ! $sees->atLeast(Sees::Levels) ? null : $this->splitNote->of($instrument, $publishedAt, $grid, $isFull ? $sealed : null),
         );
     }
 

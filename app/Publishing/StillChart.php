@@ -22,7 +22,7 @@ final readonly class StillChart
     private const SHORT = '#86286f';
     private const STOP = '#a4451c';
 
-    public function __construct(private int $width = 520, private int $height = 240)
+    public function __construct(private int $width = 640, private int $height = 250)
     {
     }
 

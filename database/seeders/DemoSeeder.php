@@ -167,7 +167,7 @@ final class DemoSeeder extends Seeder
         // two patiences, and a plan for both ways out of a range
         $this->desk->variant($plan, 'TARN.Q', VariantKind::Patient);
         $this->desk->variant($plan, 'PINE.Q', VariantKind::OtherSide);
-        $this->desk->write($plan, "The range of the last weeks decides: **{TARN.Q entry, nearer}** is where buyers came three times, and below {TARN.Q stop, nearer} they were wrong.\n\nThe record until tonight: {record closed} closed, {record realised}.");
+        $this->desk->write($plan, "The range of the last weeks decides: **{TARN.Q entry, nearer}** is where buyers came three times, and below {TARN.Q stop, nearer} they were wrong.\n\nThe record by now: {record closed} closed, {record realised}.");
         $this->desk->passed($plan, 'MOSS.Q', 'Stretched far above its averages; no level near enough for a stop.');
         app(PublishPlan::class)($plan);
     }

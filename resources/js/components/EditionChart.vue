@@ -8,14 +8,20 @@ import { lastBars, near, priceScale } from '@/chart/scales';
 import type { EditionPartData } from '@/types/data';
 
 /** The chart of a part of an edition: its levels and plan prices, when it was published, and what happened since. */
-const props = defineProps<{ part: EditionPartData; bars: number; width: number; height: number }>();
+const props = withDefaults(
+    defineProps<{ part: EditionPartData; bars: number; width: number; height: number; since?: boolean }>(),
+    { since: true },
+);
+
+/** As it was known when it was published. */
+const until = (last: number) => ({ first: Math.max(0, last - props.bars + 1), last });
 
 const view = computed(() => {
     const chart = props.part.chart;
     if (chart === null) {
         return null;
     }
-    const window = lastBars(chart, props.bars);
+    const window = props.since || chart.publishedAfter === null ? lastBars(chart, props.bars) : until(chart.publishedAfter);
     const lines = linesOf(props.part);
     const prices = lines.map((line) => line.value);
     return {
@@ -23,7 +29,7 @@ const view = computed(() => {
         window,
         lines,
         y: priceScale(chart, window, near(chart, window, prices), props.height - 20 - panesHeight(chart)),
-        marks: marksOf(props.part.setups.flatMap((setup) => setup.followed?.outcome.events ?? [])),
+        marks: marksOf(props.since ? props.part.setups.flatMap((setup) => setup.followed?.outcome.events ?? []) : []),
     };
 });
 </script>

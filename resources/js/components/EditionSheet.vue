@@ -11,10 +11,14 @@ import OptionFacts from './OptionFacts.vue';
 import RStrip from './RStrip.vue';
 
 /** A published edition, or the preview of one, as its readers see it. */
-const props = withDefaults(defineProps<{ edition: EditionData; follows?: string[] | null; waiting?: boolean }>(), {
-    follows: null,
-    waiting: false,
-});
+const props = withDefaults(
+    defineProps<{ edition: EditionData; follows?: string[] | null; waiting?: boolean; since?: boolean }>(),
+    {
+        follows: null,
+        waiting: false,
+        since: true,
+    },
+);
 const emit = defineEmits<{ follow: [key: string, on: boolean] }>();
 
 const before = computed(() => props.edition.texts.filter((text) => text.place === 'before'));
@@ -156,7 +160,14 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                     </dl>
                     <p v-if="part.splitNote && !part.setups[0]?.followed" class="muted">{{ part.splitNote }}</p>
                     <div v-if="part.chart || part.levels.length > 0 || part.setups.length > 0" class="columns">
-                        <EditionChart v-if="part.chart" :part="part" :bars="bars" :width="chartWidth" :height="chartHeight" />
+                        <EditionChart
+                            v-if="part.chart"
+                            :part="part"
+                            :bars="bars"
+                            :width="chartWidth"
+                            :height="chartHeight"
+                            :since="since"
+                        />
                         <div
                             v-else-if="waiting"
                             class="to-come"
@@ -211,7 +222,7 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 </tbody>
                             </table>
                             <template v-for="setup in part.setups" :key="setup.key">
-                                <RStrip v-if="!setup.followed" :strip="setup.planned" :width="260" labels />
+                                <RStrip v-if="!setup.followed || !since" :strip="setup.planned" :width="260" labels />
                             </template>
                         </div>
                     </div>
@@ -224,7 +235,11 @@ const share = (value: string): string => (value === '1' ? 'all' : `${Math.round(
                                 above.
                             </p>
                         </section>
-                        <section v-if="setup.followed" class="since" :aria-label="`What happened since to ${part.symbol}`">
+                        <section
+                            v-if="setup.followed && since"
+                            class="since"
+                            :aria-label="`What happened since to ${part.symbol}`"
+                        >
                             <h3>What happened since{{ setup.name ? `, ${setup.name}` : '' }}</h3>
                             <FollowedFacts :followed="setup.followed" :strip-width="Math.min(280, width - 40)" />
                         </section>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Link, router, usePage } from '@inertiajs/vue3';
-import { computed } from 'vue';
+import ToggleSwitch from 'primevue/toggleswitch';
+import { computed, ref } from 'vue';
+import { useShortcuts } from '@/lib/keys';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import AccountForm from '@/components/AccountForm.vue';
@@ -20,6 +22,9 @@ const sheet = computed(() => ({
 }));
 
 const page = usePage();
+const since = ref(true);
+
+useShortcuts([{ keys: 'x', does: 'as published, or with what happened since', run: () => (since.value = !since.value) }]);
 
 function follow(key: string, on: boolean): void {
     router.post(
@@ -44,10 +49,15 @@ function follow(key: string, on: boolean): void {
                 </template>
             </span>
         </nav>
+        <div class="switch">
+            <ToggleSwitch v-model="since" input-id="since" />
+            <label for="since">What happened since <kbd>x</kbd></label>
+        </div>
         <AccountForm v-if="page.props.person" :account="account" class="account" />
         <EditionSheet
             :edition="sheet"
             :waiting="charts === undefined"
+            :since="since"
             :follows="page.props.person?.role === 'subscriber' ? follows : null"
             @follow="follow"
         />
@@ -55,6 +65,15 @@ function follow(key: string, on: boolean): void {
 </template>
 
 <style scoped>
+.switch {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 0 40px 8px;
+    font-size: 13px;
+}
 .above span {
     display: flex;
     flex-wrap: wrap;
@@ -78,7 +97,8 @@ function follow(key: string, on: boolean): void {
     .above {
         padding: 8px 16px;
     }
-    .account {
+    .account,
+    .switch {
         padding: 0 16px 8px;
     }
 }

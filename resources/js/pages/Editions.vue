@@ -166,7 +166,7 @@ useShortcuts([{ keys: 's', does: 'search the archive', run: () => document.getEl
                         }}</span></span
                     >
                 </Link>
-                <Button v-if="older" label="Older ones" text size="small" severity="secondary" @click="search(older)" />
+                <Button v-if="older" class="older" label="Older ones" text severity="secondary" @click="search(older)" />
                 <p v-if="page.props.person" class="muted foot">
                     Mails, a feed, a calendar and a webhook are in <Link href="/settings">your settings</Link>.
                 </p>
@@ -265,6 +265,9 @@ h1 {
 }
 .one:hover {
     background: var(--wash);
+}
+.older {
+    margin: 8px 0;
 }
 .foot {
     padding: 12px 4px;

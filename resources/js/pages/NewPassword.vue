@@ -2,7 +2,6 @@
 import { useForm } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import InputText from 'primevue/inputtext';
-import Password from 'primevue/password';
 import Gate from '@/components/Gate.vue';
 
 const props = defineProps<{ token: string; email: string; isFirst: boolean }>();
@@ -26,24 +25,16 @@ function keep(): void {
             <label for="email">Address</label>
             <InputText id="email" v-model="form.email" type="email" autocomplete="username" readonly fluid />
             <label for="password">Password, at least eight characters</label>
-            <Password
+            <InputText
+                id="password"
                 v-model="form.password"
-                input-id="password"
-                :feedback="false"
-                :input-props="{ autocomplete: 'new-password' }"
+                type="password"
+                autocomplete="new-password"
                 :invalid="!!form.errors.password"
                 fluid
-                toggle-mask
             />
             <label for="again">Once more</label>
-            <Password
-                v-model="form.password_confirmation"
-                input-id="again"
-                :feedback="false"
-                :input-props="{ autocomplete: 'new-password' }"
-                fluid
-                toggle-mask
-            />
+            <InputText id="again" v-model="form.password_confirmation" type="password" autocomplete="new-password" fluid />
             <p v-if="form.errors.password || form.errors.email" class="error" role="alert">
                 {{ form.errors.password ?? form.errors.email }}
             </p>

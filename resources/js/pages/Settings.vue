@@ -3,7 +3,6 @@ import { router, useForm } from '@inertiajs/vue3';
 import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
-import Password from 'primevue/password';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { ref } from 'vue';
 import AccountForm from '@/components/AccountForm.vue';
@@ -89,7 +88,7 @@ function keepPassword(): void {
                 <ul>
                     <li v-for="(one, i) in settings.sessions" :key="i">
                         <strong>{{ one.what }}</strong> <span class="muted">{{ one.address }}, last seen {{ one.lastSeen }}</span>
-                        <span v-if="one.isHere" class="here">here</span>
+                        <span v-if="one.isHere" class="here">, here</span>
                     </li>
                 </ul>
                 <Button
@@ -105,32 +104,32 @@ function keepPassword(): void {
                 <h2>Password</h2>
                 <form class="form narrow" @submit.prevent="keepPassword">
                     <label for="current">The present one</label>
-                    <Password
+                    <InputText
+                        id="current"
                         v-model="secret.current"
-                        input-id="current"
-                        :feedback="false"
-                        :input-props="{ autocomplete: 'current-password' }"
+                        type="password"
+                        autocomplete="current-password"
                         :invalid="!!secret.errors.current"
                         size="small"
                         fluid
                     />
                     <p v-if="secret.errors.current" class="error" role="alert">{{ secret.errors.current }}</p>
                     <label for="new-password">A new one, at least eight characters</label>
-                    <Password
+                    <InputText
+                        id="new-password"
                         v-model="secret.password"
-                        input-id="new-password"
-                        :feedback="false"
-                        :input-props="{ autocomplete: 'new-password' }"
+                        type="password"
+                        autocomplete="new-password"
                         :invalid="!!secret.errors.password"
                         size="small"
                         fluid
                     />
                     <label for="new-again">Once more</label>
-                    <Password
+                    <InputText
+                        id="new-again"
                         v-model="secret.password_confirmation"
-                        input-id="new-again"
-                        :feedback="false"
-                        :input-props="{ autocomplete: 'new-password' }"
+                        type="password"
+                        autocomplete="new-password"
                         size="small"
                         fluid
                     />
@@ -145,18 +144,18 @@ function keepPassword(): void {
                     Your name, address, settings and all that was sent to you are deleted at once. The editions and the record
                     stay as they are: they hold nothing of their readers.
                 </p>
-                <Button label="Delete my account…" size="small" severity="danger" outlined @click="asked = true" />
+                <Button label="Delete my account…" size="small" severity="secondary" outlined @click="asked = true" />
             </section>
         </div>
         <Dialog v-model:visible="asked" modal header="Delete your account?" :style="{ width: '400px' }">
             <form class="form" @submit.prevent="leaving.delete('/settings')">
                 <p>This cannot be taken back.</p>
                 <label for="leave-current">Your password</label>
-                <Password
+                <InputText
+                    id="leave-current"
                     v-model="leaving.current"
-                    input-id="leave-current"
-                    :feedback="false"
-                    :input-props="{ autocomplete: 'current-password' }"
+                    type="password"
+                    autocomplete="current-password"
                     :invalid="!!leaving.errors.current"
                     fluid
                 />
@@ -179,7 +178,7 @@ function keepPassword(): void {
     margin: 0 auto;
     padding: 16px 16px 40px;
 }
-section {
+.page > section {
     display: flex;
     flex-direction: column;
     align-items: flex-start;

@@ -243,7 +243,9 @@ useShortcuts([
                         <ul class="tiers">
                             <li v-for="tier in levels" :key="tier.id">
                                 <strong>{{ tier.name }}</strong>
-                                <span class="muted">{{ tier.isVisitors ? 'no account' : `${tier.readers} readers` }}</span>
+                                <span class="muted">{{
+                                    tier.isVisitors ? 'no account' : tier.readers === 1 ? '1 reader' : `${tier.readers} readers`
+                                }}</span>
                                 <Button
                                     icon="pi pi-pencil"
                                     text

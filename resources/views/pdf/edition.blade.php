@@ -50,7 +50,7 @@
                     <p class="sentence">@if ($setup->name !== '')<b>{{ ucfirst($setup->name) }}:</b> @endif{{ $setup->sentence }}</p>
                 @endforeach
                 @if ($charts[$i] !== '')
-                    <p><img src="{{ $charts[$i] }}" width="520" height="240" alt="Chart of {{ $part->symbol }}"></p>
+                    <p><img src="{{ $charts[$i] }}" width="640" height="250" alt="Chart of {{ $part->symbol }}"></p>
                 @endif
                 @foreach ($part->setups as $setup)
                     <table>
