@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Clock\TimeLabel;
 use App\Data\RecordRowData;
 use App\Data\RecordTotalsData;
 use App\Models\PublishedSetup;
+use App\Planning\PlanDates;
 use App\Publishing\EditionReader;
 use App\Subscribers\Reader;
 use Brick\Math\BigDecimal;
@@ -18,7 +18,7 @@ use Watchpost\Core\Outcomes\OutcomeStatus;
 /** The record: every published setup with what happened to it. */
 final readonly class RecordPresenter
 {
-    public function __construct(private EditionReader $editions, private OutcomePresenter $outcomes, private TimeLabel $times, private RecordCosts $costs)
+    public function __construct(private EditionReader $editions, private OutcomePresenter $outcomes, private PlanDates $dates, private RecordCosts $costs)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class RecordPresenter
             $rows[] = new RecordRowData(
                 $setup->edition->number,
                 $setup->key,
-                $this->times->date($setup->edition->session_date),
+                $this->dates->words($setup->edition->session_date, $this->editions->document($setup->edition)['through'] ?? null),
                 $setup->instrument->symbol,
                 $sealed->name,
                 $setup->isFirstVariant(),

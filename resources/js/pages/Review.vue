@@ -480,6 +480,7 @@ useShortcuts([
     font-weight: 400;
 }
 .head small {
+    margin-left: 6px;
     font: 400 14px/20px var(--sans);
     color: var(--ink-2);
 }
