@@ -12,7 +12,13 @@ use App\Enums\Relation;
 /** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
 {
-    /** @param list<VariantData> $variants */
+    /**
+     * @param string            $from     where it came from, in words
+     * @param string            $standing where price stands, in words
+     * @param list<float>       $closes   of the last sessions
+     * @param list<float>       $levels   prices of those in use
+     * @param list<VariantData> $variants
+     */
     public function __construct(
         public int $id,
         public InstrumentData $instrument,
@@ -30,6 +36,8 @@ final readonly class CandidateData
         public ?string $lastClose,
         public ?string $change,
         public int $levelCount,
+        public array $closes,
+        public array $levels,
         public string $setupNote,
         public array $variants,
     ) {

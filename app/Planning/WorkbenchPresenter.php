@@ -179,6 +179,8 @@ final readonly class WorkbenchPresenter
             $close === null ? null : $series->grid->format($close),
             $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
             count($prices),
+            array_map($series->grid->toFloat(...), array_slice($series->close, -self::SHORT_SERIES)),
+            array_map($series->grid->toFloat(...), $prices),
             $this->setupNote($candidate),
             array_values($candidate->setups->map(fn (Setup $setup): VariantData => $this->setups->variant($candidate, $plan, $setup, $series->grid, $close))->all()),
         );

@@ -177,6 +177,11 @@ final class DeliveryTest extends TestCase
         config(['mail.default' => 'smtp', 'watchpost.webhooks' => 'http']);
         $this->get('/mailbox')->assertNotFound();
         $this->get('/sink')->assertNotFound();
+        config(['mail.default' => 'mailbox']);
+        $this->get('/mailbox')->assertOk();
+        $this->app->detectEnvironment(static fn (): string => 'production');
+        $this->get('/mailbox')->assertNotFound();
+        $this->get("/mailbox/{$mail->id}")->assertNotFound();
     }
 
     private function mailTo(string $name): MailboxMessage

@@ -216,9 +216,6 @@ defineExpose({ open: () => document.getElementById('chart-chooser')?.click() });
     gap: 8px;
     align-items: center;
 }
-.error {
-    color: var(--stop);
-}
 .kept {
     font-size: 12px;
 }

@@ -100,7 +100,4 @@ li {
     line-height: 18px;
     color: var(--ink-2);
 }
-.error {
-    color: var(--stop);
-}
 </style>

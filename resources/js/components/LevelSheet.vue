@@ -343,9 +343,6 @@ const error = computed(() => Object.values(props.errors)[0]);
 .ahead {
     color: var(--ink-2);
 }
-.error {
-    color: var(--stop);
-}
 .did {
     display: grid;
     grid-template-columns: 72px minmax(0, 1fr);

@@ -338,7 +338,7 @@ function openMenu(event: Event, part: PlanPartData): void {
             :style="{ width: '440px' }"
             @update:visible="inserting = null"
         >
-            <form class="form" @submit.prevent="putReference">
+            <form class="dialog-form" @submit.prevent="putReference">
                 <p class="muted">A price, a setup, a result or a figure of the record: it always shows the right number.</p>
                 <Select
                     v-model="chosen"
@@ -355,14 +355,14 @@ function openMenu(event: Event, part: PlanPartData): void {
                         >
                     </template>
                 </Select>
-                <div class="buttons">
+                <div class="dialog-buttons">
                     <Button type="button" label="Not now" text severity="secondary" @click="inserting = null" />
                     <Button type="submit" label="Insert" :disabled="chosen === null" />
                 </div>
             </form>
         </Dialog>
         <Dialog v-model:visible="adding" modal header="Another text" :style="{ width: '400px' }">
-            <form class="form" @submit.prevent="add">
+            <form class="dialog-form" @submit.prevent="add">
                 <label for="new-title">Title</label>
                 <InputText id="new-title" v-model="fresh.title" size="small" autofocus />
                 <p v-if="refused" class="error" role="alert">{{ refused }}</p>
@@ -384,7 +384,7 @@ function openMenu(event: Event, part: PlanPartData): void {
                     size="small"
                     aria-labelledby="new-place"
                 />
-                <div class="buttons">
+                <div class="dialog-buttons">
                     <Button type="button" label="Not now" text severity="secondary" @click="adding = false" />
                     <Button type="submit" label="Add it" />
                 </div>
@@ -441,14 +441,6 @@ label {
     padding: 6px 8px;
     background: var(--wash);
 }
-.form {
-    display: flex;
-    flex-direction: column;
-    gap: 6px;
-}
-.form > span[id] {
-    font-weight: 600;
-}
 .reference {
     display: flex;
     justify-content: space-between;
@@ -460,14 +452,5 @@ label {
     overflow: hidden;
     white-space: nowrap;
     text-overflow: ellipsis;
-}
-.buttons {
-    display: flex;
-    justify-content: flex-end;
-    gap: 8px;
-    margin-top: 8px;
-}
-.error {
-    color: var(--stop);
 }
 </style>

@@ -50,7 +50,7 @@ function post(): void {
 
 <template>
     <Dialog v-model:visible="visible" modal :header="`Update ${item?.symbol ?? ''}`" :style="{ width: '460px' }">
-        <form v-if="item" class="form" @submit.prevent="post">
+        <form v-if="item" class="dialog-form" @submit.prevent="post">
             <fieldset>
                 <legend class="visually-hidden">What changes</legend>
                 <div v-for="offer in item.updates" :key="id(offer)" class="offer">
@@ -59,7 +59,7 @@ function post(): void {
                     <span class="muted">{{ offer.now }}</span>
                 </div>
             </fieldset>
-            <p v-if="form.errors.kind" class="fault" role="alert">{{ form.errors.kind }}</p>
+            <p v-if="form.errors.kind" class="error" role="alert">{{ form.errors.kind }}</p>
             <div v-if="moves" class="field">
                 <label for="update-price">New price</label>
                 <InputText
@@ -69,7 +69,7 @@ function post(): void {
                     inputmode="decimal"
                     :invalid="!!form.errors.price"
                 />
-                <p v-if="form.errors.price" class="fault" role="alert">{{ form.errors.price }}</p>
+                <p v-if="form.errors.price" class="error" role="alert">{{ form.errors.price }}</p>
             </div>
             <div v-if="form.kind === 'exit'" class="field">
                 <label for="update-share">Share of what is open, in percent</label>
@@ -80,7 +80,7 @@ function post(): void {
                     inputmode="numeric"
                     :invalid="!!form.errors.share"
                 />
-                <p v-if="form.errors.share" class="fault" role="alert">{{ form.errors.share }}</p>
+                <p v-if="form.errors.share" class="error" role="alert">{{ form.errors.share }}</p>
             </div>
             <div class="field">
                 <label for="update-text">{{ form.kind === 'note' ? 'What is to be said' : 'In your words, if you like' }}</label>
@@ -92,13 +92,13 @@ function post(): void {
                     auto-resize
                     :invalid="!!form.errors.text"
                 />
-                <p v-if="form.errors.text" class="fault" role="alert">{{ form.errors.text }}</p>
+                <p v-if="form.errors.text" class="error" role="alert">{{ form.errors.text }}</p>
             </div>
             <Message severity="secondary" size="small" :closable="false">
                 Public at once, with the time, and never taken back. The result as published does not change: it is followed as
                 managed beside it.
             </Message>
-            <div class="buttons">
+            <div class="dialog-buttons">
                 <Button type="button" label="Not now" text severity="secondary" @click="visible = false" />
                 <Button type="submit" label="Publish the update" :loading="form.processing" />
             </div>
@@ -107,11 +107,6 @@ function post(): void {
 </template>
 
 <style scoped>
-.form {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-}
 fieldset {
     margin: 0;
     padding: 0;
@@ -131,13 +126,5 @@ fieldset {
 }
 .field label {
     font-weight: 600;
-}
-.fault {
-    color: var(--stop);
-}
-.buttons {
-    display: flex;
-    justify-content: flex-end;
-    gap: 8px;
 }
 </style>

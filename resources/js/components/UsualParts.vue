@@ -59,7 +59,7 @@ function keep(): void {
 
 <template>
     <Dialog v-model:visible="visible" modal header="What a plan begins with" :style="{ width: '520px' }">
-        <form class="form" @submit.prevent="keep">
+        <form class="dialog-form" @submit.prevent="keep">
             <span id="usual-kind">Kind of plan</span>
             <Select
                 v-model="kind"
@@ -113,7 +113,7 @@ function keep(): void {
             </div>
             <p v-if="refused" class="error" role="alert">{{ refused }}</p>
             <p class="muted">Plans that are begun already keep their texts.</p>
-            <div class="buttons">
+            <div class="dialog-buttons">
                 <Button type="button" label="Not now" text severity="secondary" @click="visible = false" />
                 <Button type="submit" label="Keep" />
             </div>
@@ -122,15 +122,6 @@ function keep(): void {
 </template>
 
 <style scoped>
-.form {
-    display: flex;
-    flex-direction: column;
-    gap: 6px;
-}
-.form > span,
-.form > label {
-    font-weight: 600;
-}
 .part {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 100px 32px;
@@ -148,13 +139,5 @@ function keep(): void {
     display: inline-flex;
     align-items: center;
     gap: 6px;
-}
-.buttons {
-    display: flex;
-    justify-content: flex-end;
-    gap: 8px;
-}
-.error {
-    color: var(--stop);
 }
 </style>

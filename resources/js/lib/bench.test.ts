@@ -180,6 +180,20 @@ describe('the bench', () => {
         expect(await mark({ price: '47' })).toBe('level-9');
         expect([errors.value, newLevelError.value]).toEqual([{}, null]);
     });
+
+    it('leaves a refusal told while the bench is only read anew, until another candidate takes its place', async () => {
+        answers = [() => Response.json({ errors: { 'option.expiry': ['Write the date.'] } }, { status: 422 })];
+        const given = ref(bench()) as Ref<WorkbenchData>;
+        const { value } = inComponent(() => useBench(given, ref({ frame: '1d' as const, asOf: null, variant: 1 })));
+        const { change, refresh, errors } = value;
+        await change('PATCH', '/option', {});
+        answers = [() => Response.json(bench())];
+        expect(await refresh()).toBe(true);
+        expect(errors.value).toEqual({ 'option.expiry': 'Write the date.' });
+        given.value = { ...bench(), candidate: { id: 8 } } as unknown as WorkbenchData;
+        await flushPromises();
+        expect([value.bench.value.candidate.id, errors.value]).toEqual([8, {}]);
+    });
 });
 
 describe('a price in doubt', () => {

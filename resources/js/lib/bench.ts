@@ -66,7 +66,13 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
     let line: Promise<unknown> = Promise.resolve();
 
     watch(given, (next) => (bench.value = next));
+    watch(() => `${bench.value.candidate.id} ${asked.value.variant}`, forget);
     watch(bench, ({ planId, revision }) => see(planId, revision), { immediate: true });
+
+    function forget(): void {
+        errors.value = {};
+        newLevelError.value = null;
+    }
 
     function change(method: Method, path: string, body?: unknown, alsoAt?: AlsoAt): Promise<boolean> {
         // what was changed belongs to the candidate that stood there, also when it is sent after another took its place
@@ -93,8 +99,10 @@ export function useBench(given: Ref<WorkbenchData>, asked: Ref<Asked>) {
             const next = await send<WorkbenchData>(method, url, body);
             if (bench.value.candidate.id === id) {
                 bench.value = next;
-                errors.value = {};
-                newLevelError.value = null;
+                // what was refused stays told while the bench is only read anew
+                if (method !== 'GET') {
+                    forget();
+                }
             }
             return true;
         } catch (error) {

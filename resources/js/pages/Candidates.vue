@@ -14,6 +14,7 @@ import AskedFor from '@/components/AskedFor.vue';
 import PlanBar from '@/components/PlanBar.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
+import SparkLine from '@/components/SparkLine.vue';
 import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
 import { useUndo } from '@/lib/undo';
@@ -296,6 +297,18 @@ useShortcuts([
                         {{ data.instrument.kind }}<span class="name">{{ data.instrument.group }}</span>
                     </template>
                 </Column>
+                <Column header="30 sessions">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <SparkLine
+                            v-if="data.closes.length > 1"
+                            :values="data.closes.slice(-30)"
+                            :levels="data.levels"
+                            :width="96"
+                            :height="34"
+                            :label="`Closes of ${data.instrument.symbol}, 30 sessions, with ${data.levelCount} levels`"
+                        />
+                    </template>
+                </Column>
                 <Column header="Last" body-class="num" header-class="num-head">
                     <template #body="{ data }: { data: CandidateData }">
                         {{ data.lastClose }}<span class="name">{{ data.change === null ? '' : `${signed(data.change)} %` }}</span>
@@ -408,7 +421,7 @@ useShortcuts([
             :style="{ width: '360px' }"
             @update:visible="theming = null"
         >
-            <form class="theme" @submit.prevent="keepTheme">
+            <form class="dialog-form" @submit.prevent="keepTheme">
                 <InputText v-model="theme" size="small" maxlength="60" autofocus list="themes" aria-label="Theme" fluid />
                 <datalist id="themes">
                     <option v-for="one in themes" :key="one" :value="one"></option>
@@ -520,14 +533,6 @@ useShortcuts([
 .end {
     display: flex;
     justify-content: flex-end;
-    gap: 8px;
-}
-.error {
-    color: var(--stop);
-}
-.theme {
-    display: flex;
-    flex-direction: column;
     gap: 8px;
 }
 </style>

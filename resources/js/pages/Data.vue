@@ -309,9 +309,6 @@ code {
     font-size: 12px;
     line-height: 16px;
 }
-.error {
-    color: var(--stop);
-}
 :deep(.num) {
     text-align: right;
 }

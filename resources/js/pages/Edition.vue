@@ -24,6 +24,8 @@ const sheet = computed(() => ({
 const page = usePage();
 const since = ref(true);
 
+const print = (): void => window.print();
+
 useShortcuts([{ keys: 'x', does: 'as published, or with what happened since', run: () => (since.value = !since.value) }]);
 
 function follow(key: string, on: boolean): void {
@@ -40,6 +42,7 @@ function follow(key: string, on: boolean): void {
         <nav class="above" aria-label="Edition">
             <Link href="/editions">All editions</Link>
             <span>
+                <button type="button" class="print" @click="print">Print</button>
                 <a :href="`/editions/${edition.number}/pdf`">PDF</a>
                 <a :href="`/editions/${edition.number}/markdown`">Markdown</a>
                 <a :href="`/editions/${edition.number}/setups`">Setups (CSV)</a>
@@ -65,6 +68,15 @@ function follow(key: string, on: boolean): void {
 </template>
 
 <style scoped>
+.print {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+}
 .switch {
     display: flex;
     align-items: center;

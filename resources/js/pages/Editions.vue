@@ -237,9 +237,6 @@ aside form {
     gap: 6px;
     margin-top: 4px;
 }
-.error {
-    color: var(--stop);
-}
 header {
     display: flex;
     flex-wrap: wrap;

@@ -334,9 +334,6 @@ code {
     padding: 0;
     list-style: none;
 }
-.error {
-    color: var(--stop);
-}
 :deep(.num) {
     text-align: right;
 }

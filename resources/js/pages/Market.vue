@@ -657,9 +657,6 @@ figure {
     justify-content: flex-end;
     gap: 8px;
 }
-.error {
-    color: var(--stop);
-}
 @media (max-width: 1100px) {
     .columns,
     .columns.wide {

@@ -30,7 +30,7 @@ const confirm = useConfirm();
 const toast = useToast();
 const shown = ref<'check' | 'words' | 'plan'>('check');
 const usualOpen = ref(false);
-const phone = ref(false);
+const size = ref<'page' | 'phone' | 'print'>('page');
 const form = useForm({ plan: props.plan.id });
 const stops = computed(() => props.check.filter((line) => line.stops));
 const warns = computed(() => props.check.filter((line) => !line.stops));
@@ -42,8 +42,9 @@ const views = computed(() => [
     { label: 'Session', value: 'plan' as const },
 ]);
 const sizes = [
-    { label: 'Page', value: false },
-    { label: 'Phone', value: true },
+    { label: 'Page', value: 'page' as const },
+    { label: 'Phone', value: 'phone' as const },
+    { label: 'Print', value: 'print' as const },
 ];
 
 function publish(): void {
@@ -87,7 +88,12 @@ useShortcuts([
     { keys: 'b', does: 'write the bias', run: () => words('bias') },
     { keys: 'w', does: 'write the texts', run: () => words() },
     { keys: 'c', does: 'the check', run: () => (shown.value = 'check') },
-    { keys: 'v', does: 'page or phone', run: () => (phone.value = !phone.value) },
+    {
+        keys: 'v',
+        does: 'as a page, on a phone, or printed',
+        run: () =>
+            (size.value = sizes[(sizes.findIndex(({ value }) => value === size.value) + 1) % sizes.length]?.value ?? 'page'),
+    },
     { keys: 'Ctrl+Enter', does: 'publish', run: publish, inFields: true },
     ...undoKeys,
 ]);
@@ -101,7 +107,7 @@ useShortcuts([
                     {{ notReady === 1 ? 'One candidate is' : `${notReady} candidates are` }} not ready and left out of this
                     preview: see the check.
                 </p>
-                <div :class="{ phone }"><EditionSheet :edition="edition" /></div>
+                <div :class="size"><EditionSheet :edition="edition" /></div>
             </section>
             <aside class="check">
                 <h2 class="title">Publish</h2>
@@ -172,7 +178,7 @@ useShortcuts([
                         "
                     />
                     <SelectButton
-                        v-model="phone"
+                        v-model="size"
                         :options="sizes"
                         option-label="label"
                         option-value="value"
@@ -208,6 +214,19 @@ useShortcuts([
 .preview {
     height: calc(100vh - 57px);
     overflow-y: auto;
+}
+.print {
+    width: 794px;
+    max-width: 100%;
+    margin: 16px auto;
+    border: 1px solid var(--hair-2);
+}
+.print :deep(.edition) {
+    background: #fff;
+    color: #000;
+    --paper: #fff;
+    --sheet: #fff;
+    --wash: #fff;
 }
 .phone {
     width: 390px;
@@ -285,6 +304,8 @@ useShortcuts([
 }
 .choices {
     display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
     justify-content: space-between;
 }
 .go {

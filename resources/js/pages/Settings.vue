@@ -148,7 +148,7 @@ function keepPassword(): void {
             </section>
         </div>
         <Dialog v-model:visible="asked" modal header="Delete your account?" :style="{ width: '400px' }">
-            <form class="form" @submit.prevent="leaving.delete('/settings')">
+            <form class="dialog-form" @submit.prevent="leaving.delete('/settings')">
                 <p>This cannot be taken back.</p>
                 <label for="leave-current">Your password</label>
                 <InputText
@@ -160,7 +160,7 @@ function keepPassword(): void {
                     fluid
                 />
                 <p v-if="leaving.errors.current" class="error" role="alert">{{ leaving.errors.current }}</p>
-                <div class="buttons">
+                <div class="dialog-buttons">
                     <Button type="button" label="Keep it" text severity="secondary" @click="asked = false" />
                     <Button type="submit" label="Delete it" severity="danger" :loading="leaving.processing" />
                 </div>
@@ -204,9 +204,6 @@ function keepPassword(): void {
 .keep {
     align-self: flex-start;
 }
-.error {
-    color: var(--stop);
-}
 code {
     overflow-wrap: anywhere;
 }
@@ -217,10 +214,5 @@ ul {
 }
 .here {
     font-weight: 600;
-}
-.buttons {
-    display: flex;
-    justify-content: flex-end;
-    gap: 8px;
 }
 </style>

@@ -314,7 +314,7 @@ useShortcuts([
             :header="tierId === null ? 'A new tier' : 'Change the tier'"
             :style="{ width: '420px' }"
         >
-            <form class="form" @submit.prevent="keepTier">
+            <form class="dialog-form" @submit.prevent="keepTier">
                 <label for="tier-name">Name</label>
                 <InputText id="tier-name" v-model="tierForm.name" size="small" :invalid="!!tierForm.errors.name" autofocus />
                 <p v-if="tierForm.errors.name" class="error" role="alert">{{ tierForm.errors.name }}</p>
@@ -348,14 +348,14 @@ useShortcuts([
                     :invalid="!!tierForm.errors.opens_after_hours"
                 />
                 <p v-if="tierForm.errors.opens_after_hours" class="error" role="alert">{{ tierForm.errors.opens_after_hours }}</p>
-                <div class="buttons">
+                <div class="dialog-buttons">
                     <Button type="button" label="Not now" text severity="secondary" @click="tierOpen = false" />
                     <Button type="submit" label="Keep" :loading="tierForm.processing" />
                 </div>
             </form>
         </Dialog>
         <Dialog v-model:visible="inviting" modal header="Invite someone" :style="{ width: '420px' }">
-            <form class="form" @submit.prevent="invite">
+            <form class="dialog-form" @submit.prevent="invite">
                 <label for="invite-name">Name</label>
                 <InputText
                     id="invite-name"
@@ -383,7 +383,7 @@ useShortcuts([
                     size="small"
                     aria-labelledby="invite-tier"
                 />
-                <div class="buttons">
+                <div class="dialog-buttons">
                     <Button type="button" label="Not now" text severity="secondary" @click="inviting = false" />
                     <Button type="submit" label="Send the invitation" :loading="invitation.processing" />
                 </div>
@@ -464,21 +464,6 @@ aside {
 .delivery .fault {
     font-size: 13px;
     line-height: 18px;
-}
-.form {
-    display: flex;
-    flex-direction: column;
-    gap: 6px;
-}
-.form label,
-.form > span[id] {
-    font-weight: 600;
-}
-.buttons {
-    display: flex;
-    justify-content: flex-end;
-    gap: 8px;
-    margin-top: 8px;
 }
 @media (max-width: 900px) {
     .columns {

@@ -152,6 +152,8 @@ export interface CandidateData {
     lastClose: string | null;
     change: string | null;
     levelCount: number;
+    closes: number[];
+    levels: number[];
     setupNote: string;
     variants: VariantData[];
 }
