@@ -10,7 +10,6 @@ use App\Enums\Relation;
 use App\Models\Candidate;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
-use App\Models\Setup;
 use App\Planning\PlanHistory;
 use App\Publishing\SplitNote;
 use Illuminate\Validation\ValidationException;
@@ -41,6 +40,8 @@ final readonly class CarryOver
 
         return PlanHistory::change($plan, "carry over {$symbol}", $published->instrument_id, function () use ($plan, $published, $relation, $candidate): Candidate {
             $earlier = Candidate::query()->with(['setups', 'instrument'])->where(['plan_id' => $published->edition->plan_id, 'instrument_id' => $published->instrument_id])->firstOrFail();
+            $grid = $published->instrument->grid();
+            $ratio = $this->splits->ratio($published->instrument, $published->edition->published_at)->toFloat();
             $candidate ??= $plan->candidates()->make(['instrument_id' => $published->instrument_id, 'position' => $plan->candidates()->count() + 1]);
             $candidate->fill([
                 'state' => CandidateState::Kept,
@@ -53,41 +54,16 @@ final readonly class CarryOver
                 'theme' => $earlier->theme,
                 'either_or' => $earlier->either_or,
                 ...$earlier->only(self::WORDS),
-                'wrong_at' => $earlier->wrong_at === null ? null : $this->today($published, $earlier->wrong_at),
+                'wrong_at' => $earlier->wrong_at === null ? null : $grid->afterSplit($earlier->wrong_at, $ratio),
             ])->save();
             if ($relation !== Relation::Still && $candidate->setups()->doesntExist()) {
                 foreach ($earlier->setups as $setup) {
-                    $this->copy($published, $setup, $candidate);
+                    $candidate->setups()->create([...$setup->draft()->afterSplit($grid, $ratio)->toState(), ...$setup->only(['position', 'name', 'setup_kind_id']), 'ticked' => []]);
                 }
             }
             $published->ofSameIdea()->each(static fn (PublishedSetup $one) => $one->review()->where('is_let_go', true)->update(['is_let_go' => false]));
 
             return $candidate->load(['plan', 'instrument', 'setups']);
         });
-    }
-
-    private function copy(PublishedSetup $published, Setup $setup, Candidate $candidate): void
-    {
-        $grid = $published->instrument->grid();
-        $draft = $setup->draft()->moved(
-            $grid,
-            $grid,
-            fn (int $price): int => $this->today($published, $price),
-            fn (int $units): int => (int) round($units / $this->ratio($published) / $grid->tick) * $grid->tick,
-        );
-        $candidate->setups()->create([...$draft->toState(), ...$setup->only(['position', 'name', 'setup_kind_id']), 'ticked' => []]);
-    }
-
-    /** A price as published, on the scale of today. */
-    private function today(PublishedSetup $published, int $price): int
-    {
-        $grid = $published->instrument->grid();
-
-        return max($grid->tick, $grid->nearestTick($price / $this->ratio($published)));
-    }
-
-    private function ratio(PublishedSetup $published): float
-    {
-        return $this->splits->ratio($published->instrument, $published->edition->published_at)->toFloat();
     }
 }

@@ -13,7 +13,6 @@ use App\Models\Plan;
 use App\Models\PlanChange;
 use App\Models\Setup;
 use App\Models\Split;
-use Watchpost\Core\Market\PriceGrid;
 
 /**
  * Brings levels and drafts to the scale of a split when its session opens. What is published stays as it is; the engine
@@ -39,26 +38,16 @@ final readonly class SplitKeeper
     {
         $grid = $instrument->grid();
         foreach (Level::query()->where('instrument_id', $instrument->id)->get() as $level) {
-            $level->update($level->pricesBy(static fn (int $units): int => self::price($grid, $units, $ratio)));
+            $level->update($level->pricesBy(static fn (int $units): int => $grid->afterSplit($units, $ratio)));
             $this->log->write($level->id, "brought to the scale of a split: {$level->origin}", LevelLog::ITSELF);
         }
         $drafts = Plan::query()->whereNull('published_at')->pluck('id');
         $candidates = Candidate::query()->where('instrument_id', $instrument->id)->whereIn('plan_id', $drafts);
         foreach (Setup::query()->whereIn('candidate_id', (clone $candidates)->select('id'))->get() as $setup) {
-            $setup->update($setup->draft()->moved(
-                $grid,
-                $grid,
-                static fn (int $price): int => self::price($grid, $price, $ratio),
-                static fn (int $units): int => (int) round($units / $ratio / $grid->tick) * $grid->tick,
-            )->toState());
+            $setup->update($setup->draft()->afterSplit($grid, $ratio)->toState());
         }
         $touched = $candidates->pluck('plan_id');
         PlanChange::query()->whereIn('plan_id', $touched)->delete();
         Plan::query()->whereIn('id', $touched)->update(['change_position' => 0]);
-    }
-
-    private static function price(PriceGrid $grid, int $units, float $ratio): int
-    {
-        return max($grid->tick, $grid->nearestTick($units / $ratio));
     }
 }

@@ -69,6 +69,12 @@ final readonly class PriceGrid
         return (int) floor($units / $this->tick + 0.5) * $this->tick;
     }
 
+    /** A price on the scale of which one old unit is so many new ones: the nearest that can be traded, a tick at least. */
+    public function afterSplit(int $units, float $ratio): int
+    {
+        return max($this->tick, $this->nearestTick($units / $ratio));
+    }
+
     /** A price in units as a decimal string with the instrument's decimals. */
     public function format(int $units): string
     {

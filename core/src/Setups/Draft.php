@@ -133,6 +133,17 @@ final readonly class Draft
         return new self(...$values);
     }
 
+    /** The same setup on the scale of which one old unit is so many new ones. */
+    public function afterSplit(PriceGrid $grid, float $ratio): self
+    {
+        return $this->moved(
+            $grid,
+            $grid,
+            static fn (int $price): int => $grid->afterSplit($price, $ratio),
+            static fn (int $units): int => (int) round($units / $ratio / $grid->tick) * $grid->tick,
+        );
+    }
+
     /**
      * The same setup with other prices; what is counted, timed or told in percent stays as it is.
      *
