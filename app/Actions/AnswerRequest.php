@@ -48,7 +48,7 @@ final readonly class AnswerRequest
     public function answer(Edition $edition, Plan $plan): void
     {
         $covered = $plan->candidates()->pluck('instrument_id');
-        foreach (SymbolRequest::query()->with(['askers.user', 'instrument'])->whereIn('state', [RequestState::Open, RequestState::Taken])->whereIn('instrument_id', $covered)->get() as $request) {
+        foreach (SymbolRequest::waiting()->with(['askers.user', 'instrument'])->whereIn('instrument_id', $covered)->get() as $request) {
             $request->update(['state' => RequestState::Answered, 'edition_id' => $edition->id]);
             $this->tell($request->load('edition'));
         }

@@ -6,11 +6,9 @@ namespace App\Actions;
 
 use App\Clock\MarketClock;
 use App\Enums\RequestState;
-use App\Models\Asker;
 use App\Models\Instrument;
 use App\Models\SymbolRequest;
 use App\Models\User;
-use Illuminate\Contracts\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -29,11 +27,11 @@ final readonly class AskForSymbol
         $most = config()->integer('watchpost.requests.most_waiting');
 
         return DB::transaction(function () use ($user, $instrument, $note, $most): SymbolRequest {
-            $request = SymbolRequest::query()->whereIn('state', [RequestState::Open, RequestState::Taken])->where('instrument_id', $instrument->id)->first();
+            $request = SymbolRequest::waiting()->where('instrument_id', $instrument->id)->first();
             if ($request?->askers()->where('user_id', $user->id)->exists() === true) {
                 throw ValidationException::withMessages(['symbol' => "You have asked for {$instrument->symbol} already: it is on the author's list."]);
             }
-            $waiting = Asker::query()->where('user_id', $user->id)->whereHas('request', static fn (Builder $one) => $one->whereIn('state', [RequestState::Open, RequestState::Taken]))->count();
+            $waiting = SymbolRequest::waiting()->whereRelation('askers', 'user_id', $user->id)->count();
             if ($waiting >= $most) {
                 throw ValidationException::withMessages(['symbol' => "{$most} of your requests wait already: take one back, or wait for an answer."]);
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\RequestState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -30,6 +31,16 @@ class SymbolRequest extends Model
     protected function casts(): array
     {
         return ['state' => RequestState::class];
+    }
+
+    /**
+     * Those that wait for an answer.
+     *
+     * @return Builder<self>
+     */
+    public static function waiting(): Builder
+    {
+        return self::query()->whereIn('state', array_filter(RequestState::cases(), static fn (RequestState $state): bool => $state->isWaiting()));
     }
 
     /** @return BelongsTo<Instrument, $this> */

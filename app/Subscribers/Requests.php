@@ -7,7 +7,6 @@ namespace App\Subscribers;
 use App\Clock\TimeLabel;
 use App\Data\AskedData;
 use App\Data\RequestData;
-use App\Enums\RequestState;
 use App\Models\Asker;
 use App\Models\SymbolRequest;
 use App\Models\User;
@@ -24,7 +23,7 @@ final readonly class Requests
     /** @return list<RequestData> those that wait: the highest tier first, then the most asked for, then the oldest */
     public function waiting(): array
     {
-        $rows = SymbolRequest::query()->with(['instrument', 'askers.user'])->whereIn('state', [RequestState::Open, RequestState::Taken])->get()->map(function (SymbolRequest $request): array {
+        $rows = SymbolRequest::waiting()->with(['instrument', 'askers.user'])->get()->map(function (SymbolRequest $request): array {
             $ranks = array_map(fn (Asker $asker): int => $this->tiers->all()->firstWhere('key', $asker->user->tier)->rank ?? 0, $request->askers->all());
             $first = $request->askers->first();
 
