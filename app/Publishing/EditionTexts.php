@@ -76,7 +76,7 @@ final readonly class EditionTexts
                 return "({$this->forTier($of)})";
             }
             $setup = $this->references->setupOf($name);
-            if ($setup !== null && ! $reader->readsAll($setup->readers, $setup->edition->published_at) && $setup->outcome?->status->isAlive() !== false) {
+            if ($setup !== null && ! $reader->mayRead($setup)) {
                 return "({$this->forTier($setup->readers)})";
             }
 

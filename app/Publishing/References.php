@@ -7,12 +7,10 @@ namespace App\Publishing;
 use App\Data\RecordTotalsData;
 use App\Models\Edition;
 use App\Models\PublishedSetup;
+use App\Record\InR;
 use App\Record\RecordPresenter;
 use App\Record\Runs;
 use App\Subscribers\Tiers;
-use App\Support\Signed;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 
 /**
  * What a text names in braces: "{OAKL.Q stop}" is the stop that the edition publishes, "{edition 12/3 result}" what came of a
@@ -122,15 +120,15 @@ final class References
             'open' => (string) $totals->open,
             'waiting' => (string) $totals->waiting,
             'not triggered' => (string) $totals->notTriggered,
-            'realised' => $totals->closed === 0 ? 'nothing closed' : Signed::of($totals->realised).' R',
-            default => $totals->open === 0 ? 'none' : Signed::of($totals->openR).' R',
+            'realised' => $totals->closed === 0 ? 'nothing closed' : InR::told($totals->realised),
+            default => $totals->open === 0 ? 'none' : InR::told($totals->openR),
         };
     }
 
     /** The setup that a name tells the result of; null for another name. */
     public function setupOf(string $name): ?PublishedSetup
     {
-        return preg_match('#^edition (\d+)/(\w+) result$#D', $name, $found) !== 1 ? null : PublishedSetup::query()->with('edition')
+        return preg_match('#^edition (\d+)/(\w+) result$#D', $name, $found) !== 1 ? null : PublishedSetup::query()->with(['edition', 'outcome'])
             ->where('key', $found[2])
             ->whereRelation('edition', 'number', (int) $found[1])
             ->first();
@@ -145,7 +143,7 @@ final class References
         }
         [, $outcome] = $this->runs->told($published, $this->editions->setup($edition, $key), $published->outcome);
 
-        return $outcome->r === null ? str_replace('_', ' ', $outcome->status->value) : Signed::of((string) BigDecimal::of($outcome->r)->toScale(2, RoundingMode::HALF_UP)).' R';
+        return $outcome->r === null ? str_replace('_', ' ', $outcome->status->value) : InR::told($outcome->r);
     }
 
     /** @param CandidatePart $candidate */

@@ -10,8 +10,6 @@ use App\Models\PublishedSetup;
 use App\Planning\PlanDates;
 use App\Publishing\EditionReader;
 use App\Subscribers\Reader;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Illuminate\Contracts\Database\Eloquent\Builder;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 
@@ -37,7 +35,7 @@ final readonly class RecordPresenter
             ->when($kind !== null, static fn (Builder $query) => $query->where('kind', $kind))
             ->get();
         foreach ($published as $setup) {
-            if ($this->isWithheld($setup, $reader) || ($firstOnly && ! $setup->isFirstVariant())) {
+            if (! $reader->mayRead($setup) || ($firstOnly && ! $setup->isFirstVariant())) {
                 continue;
             }
             $sealed = $this->editions->setup($setup->edition, $setup->key);
@@ -71,24 +69,13 @@ final readonly class RecordPresenter
 
     public function withheld(Reader $reader): int
     {
-        return PublishedSetup::query()->with(['outcome', 'edition'])->get()->filter(fn (PublishedSetup $setup): bool => $this->isWithheld($setup, $reader))->count();
-    }
-
-    private function isWithheld(PublishedSetup $setup, Reader $reader): bool
-    {
-        return $setup->outcome?->status->isAlive() === true && ! $reader->readsAll($setup->readers, $setup->edition->published_at);
+        return PublishedSetup::query()->with(['outcome', 'edition'])->get()->reject(static fn (PublishedSetup $setup): bool => $reader->mayRead($setup))->count();
     }
 
     /** @param list<RecordRowData> $rows */
     public function totals(array $rows): RecordTotalsData
     {
         $count = static fn (OutcomeStatus $status): int => count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->status === $status));
-        $realised = $open = BigDecimal::zero();
-        foreach ($rows as $row) {
-            $realised = $realised->plus($row->followed->outcome->rRealised ?? '0');
-            $open = $open->plus($row->followed->outcome->rOpen ?? '0');
-        }
-
         return new RecordTotalsData(
             count($rows),
             $count(OutcomeStatus::Closed),
@@ -98,8 +85,8 @@ final readonly class RecordPresenter
             $count(OutcomeStatus::Cancelled),
             $count(OutcomeStatus::Void),
             count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->ambiguous)),
-            (string) $realised->toScale(2, RoundingMode::HALF_UP),
-            (string) $open->toScale(2, RoundingMode::HALF_UP),
+            InR::sum(array_map(static fn (RecordRowData $row): ?string => $row->followed->outcome->rRealised, $rows)),
+            InR::sum(array_map(static fn (RecordRowData $row): ?string => $row->followed->outcome->rOpen, $rows)),
             $this->costs->label(),
         );
     }

@@ -26,7 +26,7 @@ final readonly class LookBack
         $last = Edition::query()->where('author_id', $author->id)->orderByDesc('number')->first();
         $since = $last->published_at ?? 0;
         $setups = PublishedSetup::query()
-            ->with(['edition', 'instrument', 'outcome', 'managed', 'updates', 'review'])
+            ->with(['outcome', 'managed', 'review'])
             ->whereRelation('edition', 'author_id', $author->id)
             ->where(static fn (Builder $one) => $one
                 ->where('edition_id', $last->id ?? 0)

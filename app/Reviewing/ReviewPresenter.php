@@ -19,20 +19,15 @@ use App\Models\Level;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
 use App\Publishing\EditionReader;
+use App\Record\InR;
 use App\Record\OutcomePresenter;
 use App\Record\UpdateOffers;
-use App\Support\Signed;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Outcomes\OutcomeStatus;
 
 /** Shows what came of what was published: the sealed words beside what happened, realised and open apart. */
 final readonly class ReviewPresenter
 {
-    /** Figures of R in sums. */
-    private const PLACES = 2;
-
     public function __construct(
         private EditionReader $editions,
         private OutcomePresenter $outcomes,
@@ -48,7 +43,8 @@ final readonly class ReviewPresenter
         $back = LookBack::of($plan->author);
         $candidates = $back->candidates($plan);
         $groups = [];
-        foreach ($back->setups as $one) {
+        // on other pages only the count of what is unsettled is told, without the documents behind it
+        foreach ($back->setups->load(['edition', 'instrument', 'updates']) as $one) {
             $item = $this->item($one, $candidates->get($one->instrument_id));
             $groups[$item->followed->outcome->status->value][] = $item;
         }
@@ -70,11 +66,11 @@ final readonly class ReviewPresenter
                 new ReviewGroupData('never', 'Void or cancelled', $never),
             ], static fn (ReviewGroupData $group): bool => $group->items !== [])),
             count($closed),
-            $closed === [] ? null : self::sum(array_map(static fn (ReviewItemData $item): ?string => $item->followed->outcome->r, $closed)),
+            $closed === [] ? null : InR::sum(array_map(static fn (ReviewItemData $item): ?string => $item->followed->outcome->r, $closed)),
             $closed === [] ? null : self::told($closed[0]),
             count($closed) < 2 ? null : self::told($closed[count($closed) - 1]),
             count($open),
-            $open === [] ? null : self::sum(array_map(static fn (ReviewItemData $item): ?string => $item->followed->outcome->rOpen, $open)),
+            $open === [] ? null : InR::sum(array_map(static fn (ReviewItemData $item): ?string => $item->followed->outcome->rOpen, $open)),
             count($waiting),
             count($notTriggered),
             count($never),
@@ -140,17 +136,6 @@ final readonly class ReviewPresenter
 
     private static function told(ReviewItemData $item): string
     {
-        return $item->symbol.($item->name === '' ? '' : ", {$item->name}").' '.Signed::of((string) BigDecimal::of($item->followed->outcome->r ?? '0')->toScale(self::PLACES, RoundingMode::HALF_UP)).' R';
-    }
-
-    /** @param list<string|null> $results */
-    private static function sum(array $results): string
-    {
-        $sum = BigDecimal::zero();
-        foreach ($results as $r) {
-            $sum = $sum->plus($r ?? '0');
-        }
-
-        return (string) $sum->toScale(self::PLACES, RoundingMode::HALF_UP);
+        return $item->symbol.($item->name === '' ? '' : ", {$item->name}").' '.InR::told($item->followed->outcome->r ?? '0');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Subscribers;
 
 use App\Enums\Sees;
+use App\Models\PublishedSetup;
 use App\Models\Tier;
 
 /** Someone who reads, as of a moment. */
@@ -35,6 +36,12 @@ final readonly class Reader
     public function readsAll(string $readers, int $publishedAt): bool
     {
         return $this->sees($readers, $publishedAt) === Sees::Full;
+    }
+
+    /** Whether a published setup is theirs to read: what is withheld joins the public record once it is over. */
+    public function mayRead(PublishedSetup $one): bool
+    {
+        return $one->outcome?->status->isAlive() === false || $this->readsAll($one->readers, $one->edition->published_at);
     }
 
     /** What it is told apart by: two of the same key read the same. */

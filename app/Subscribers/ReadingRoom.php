@@ -38,7 +38,7 @@ final readonly class ReadingRoom
         $ids = Follow::query()->where('user_id', $user->id)->orderByDesc('id')->pluck('published_setup_id')->all();
         $rows = [];
         foreach (PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->whereKey($ids)->get()->sortBy(static fn (PublishedSetup $one): int => (int) array_search($one->id, $ids, true)) as $one) {
-            if ($one->outcome !== null && $this->isOpenTo($one, $reader)) {
+            if ($one->outcome !== null && $reader->mayRead($one)) {
                 $sealed = $this->editions->setup($one->edition, $one->key);
                 $rows[] = new FollowedSetupData($one->edition->number, $one->key, $one->instrument->symbol, $sealed->name, $sealed->sentence, $this->outcomes->present($one, $sealed, $one->outcome));
             }
@@ -63,13 +63,13 @@ final readonly class ReadingRoom
         }
         foreach (Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument', 'publishedSetup.outcome'])->where('at', '>', $since)->get() as $update) {
             $one = $update->publishedSetup;
-            if ($this->isOpenTo($one, $reader)) {
+            if ($reader->mayRead($one)) {
                 $changes[] = [$update->at, $this->change($one, $update->at, UpdateWords::of($update), $followed->has($one->id))];
             }
         }
         $moved = PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->whereIn('id', Outcome::query()->where('as_of', '>', $since)->where('is_managed', false)->select('published_setup_id'))->get();
         foreach ($moved as $one) {
-            if (! $this->isOpenTo($one, $reader)) {
+            if (! $reader->mayRead($one)) {
                 continue;
             }
             foreach ($one->outcome->run['events'] ?? [] as $state) {
@@ -87,10 +87,5 @@ final readonly class ReadingRoom
     private function change(PublishedSetup $one, int $at, string $what, bool $isFollowed): ChangeSinceData
     {
         return new ChangeSinceData($this->times->full($at), "{$one->instrument->symbol}: ".lcfirst($what), "/editions/{$one->edition->number}", $isFollowed);
-    }
-
-    private function isOpenTo(PublishedSetup $one, Reader $reader): bool
-    {
-        return $reader->readsAll($one->readers, $one->edition->published_at) || $one->outcome?->status->isAlive() === false;
     }
 }

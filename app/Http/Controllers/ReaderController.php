@@ -22,7 +22,7 @@ final class ReaderController extends Controller
     {
         $request->validate(['on' => ['required', 'boolean']]);
         $published = $edition->publishedSetups()->with('outcome')->where('key', $key)->firstOrFail();
-        abort_unless($this->reader($request)->readsAll($published->readers, $edition->published_at) || $published->outcome?->status->isAlive() === false, 404);
+        abort_unless($this->reader($request)->mayRead($published->setRelation('edition', $edition)), 404);
         $follow($this->user($request), $published, $request->boolean('on'));
 
         return back();
