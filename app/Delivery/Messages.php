@@ -46,7 +46,6 @@ final class Messages
             $message = match ($subject) {
                 DeliverySubject::Edition => $this->edition(Edition::query()->findOrFail($id), $reader),
                 DeliverySubject::Update => $this->update(Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument', 'author'])->findOrFail($id), $reader),
-                DeliverySubject::Answer => throw new \LogicException('An answer is for one person.'),
             };
             $this->written = array_slice($this->written + [$key => [$now, $message]], -self::KEPT, null, true);
         }

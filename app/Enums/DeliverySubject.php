@@ -9,6 +9,4 @@ enum DeliverySubject: string
 {
     case Edition = 'edition';
     case Update = 'update';
-    /** To a request for a symbol. */
-    case Answer = 'answer';
 }

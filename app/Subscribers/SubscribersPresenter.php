@@ -94,12 +94,8 @@ final readonly class SubscribersPresenter
 
             return ["Edition {$number}", "/editions/{$number}"];
         }
-        if ($subject === DeliverySubject::Update) {
-            $update = Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
+        $update = Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
 
-            return ["{$update->publishedSetup->instrument->symbol}: ".lcfirst(UpdateWords::of($update)), "/editions/{$update->publishedSetup->edition->number}"];
-        }
-
-        return ['An answer to a request', '/subscribers'];
+        return ["{$update->publishedSetup->instrument->symbol}: ".lcfirst(UpdateWords::of($update)), "/editions/{$update->publishedSetup->edition->number}"];
     }
 }

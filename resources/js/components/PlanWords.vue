@@ -8,7 +8,8 @@ import Select from 'primevue/select';
 import Textarea from 'primevue/textarea';
 import { useToast } from 'primevue/usetoast';
 import { computed, onBeforeUnmount, reactive, ref, watch } from 'vue';
-import { sendFile, send } from '@/lib/http';
+import { send, sendFile } from '@/lib/http';
+import { readers } from '@/lib/tiers';
 import type { PlanPartData, ReferenceData } from '@/types/data';
 
 /** The texts of a plan: written in Markdown, kept as they are typed, with references to what the plan says. */
@@ -183,9 +184,7 @@ const PLACES = [
     { value: 'before', label: 'before the setups' },
     { value: 'after', label: 'after the setups' },
 ];
-const tiers = computed(() =>
-    page.props.tiers.map(({ value, label }, i) => ({ value, label: i === 0 ? 'Everyone' : `${label} and up` })),
-);
+const tiers = computed(() => readers(page.props.tiers));
 
 function add(): void {
     router.post(

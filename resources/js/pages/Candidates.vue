@@ -17,6 +17,7 @@ import RStrip from '@/components/RStrip.vue';
 import SparkLine from '@/components/SparkLine.vue';
 import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
+import { readers } from '@/lib/tiers';
 import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
 import type { CandidateData, CandidateState, InstrumentData, PlanData, RequestData } from '@/types/data';
@@ -44,10 +45,7 @@ const usualReasons = [
     'Nothing to wait for yet.',
     'Against the bias.',
 ];
-/** From whom on a candidate is meant to be read: the lowest tier is everyone. */
-const tiers = computed(() =>
-    page.props.tiers.map(({ value, label }, i) => ({ value, label: i === 0 ? 'Everyone' : `${label} and up` })),
-);
+const tiers = computed(() => readers(page.props.tiers));
 const counts = computed(() => {
     const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
     const sides = (side: string): number =>
