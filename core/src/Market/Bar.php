@@ -44,6 +44,21 @@ final readonly class Bar
         return new self($first->start, $last->end, $first->session, $first->open, $high, $low, $last->close, $volume);
     }
 
+    /** This bar and the next one as one. */
+    public function joinedWith(self $next): self
+    {
+        return new self(
+            $this->start,
+            $next->end,
+            $this->session,
+            $this->open,
+            $next->high > $this->high ? $next->high : $this->high,
+            $next->low < $this->low ? $next->low : $this->low,
+            $next->close,
+            $this->volume + $next->volume,
+        );
+    }
+
     /** The bar with prices negated, so that a short can be judged as a long. */
     public function mirrored(): self
     {

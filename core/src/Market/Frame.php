@@ -25,8 +25,11 @@ final class Frame
     /** Where the larger bar must end; null for a period of which no session is listed. */
     private ?int $end = null;
 
+    private readonly ?int $seconds;
+
     public function __construct(public readonly TimeFrame $timeFrame, private readonly TimeFrame $base)
     {
+        $this->seconds = $timeFrame->seconds();
     }
 
     /** Whether a larger bar has begun and not closed. */
@@ -36,9 +39,9 @@ final class Frame
     }
 
     /** The larger bar that is known to be over because this base bar starts a later one; null if there is none. */
-    public function endedBefore(Bar $base, Session $session): ?FrameBar
+    public function endedBefore(Bar $base, Session $session, SessionBook $book): ?FrameBar
     {
-        return $this->done || $this->keyOf($base, $session) === $this->key ? null : $this->close();
+        return $this->done || $this->keyOf($base, $session, $book) === $this->key ? null : $this->close();
     }
 
     /** The larger bar that is over because the moment has passed its end. */
@@ -53,14 +56,14 @@ final class Frame
         if ($this->timeFrame === $this->base) {
             return new FrameBar($base, $base, $acts ? $base->high : null, $acts ? $base->low : null);
         }
-        $key = $this->keyOf($base, $session);
+        $key = $this->keyOf($base, $session, $book);
         if ($key !== $this->key || $this->bar === null) {
             $this->key = $key;
             $this->bar = $base;
             $this->actedHigh = $this->actedLow = null;
             $this->end = $this->endOf($base, $session, $book);
         } else {
-            $this->bar = Bar::join([$this->bar, $base]);
+            $this->bar = $this->bar->joinedWith($base);
         }
         $this->closer = $base;
         if ($acts) {
@@ -80,21 +83,17 @@ final class Frame
         return new FrameBar($this->bar, $this->closer, $this->actedHigh, $this->actedLow);
     }
 
-    private function keyOf(Bar $base, Session $session): string
+    private function keyOf(Bar $base, Session $session, SessionBook $book): string
     {
-        $seconds = $this->timeFrame->seconds();
-
-        return $seconds === null
-            ? BarBuilder::period($base->session, $this->timeFrame)
-            : $base->session.'#'.BarBuilder::place($base->start - $session->open, $seconds);
+        return $this->seconds === null
+            ? $book->periodOf($base->session, $this->timeFrame)
+            : $base->session.'#'.BarBuilder::place($base->start - $session->open, $this->seconds);
     }
 
     private function endOf(Bar $base, Session $session, SessionBook $book): ?int
     {
-        $seconds = $this->timeFrame->seconds();
-
         return match (true) {
-            $seconds !== null => min($session->open + (BarBuilder::place($base->start - $session->open, $seconds) + 1) * $seconds, $session->close),
+            $this->seconds !== null => min($session->open + (BarBuilder::place($base->start - $session->open, $this->seconds) + 1) * $this->seconds, $session->close),
             $this->timeFrame === TimeFrame::Day => $session->close,
             default => $book->closeOfPeriod($base->session, $this->timeFrame),
         };

@@ -93,7 +93,7 @@ final readonly class PriceGrid
      */
     public function formatExact(BigRational $units, int $extra = 0): string
     {
-        return (string) $units->dividedBy(10 ** $this->decimals)->toScale($this->decimals + $extra, RoundingMode::HALF_UP);
+        return Quotient::text($units, BigRational::of(10 ** $this->decimals), $this->decimals + $extra);
     }
 
     /** The value of a price in currency, for drawing and for indicators; never for a comparison of prices. */

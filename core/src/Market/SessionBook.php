@@ -16,6 +16,9 @@ final class SessionBook
     /** @var array<string, array<string, int>> close of the last listed session of a period, by time frame and period */
     private array $periods = [];
 
+    /** @var array<string, array<string, string>> period of a date, by time frame and date */
+    private array $periodsOf = [];
+
     /** @var array<string, Session> */
     private readonly array $listed;
 
@@ -31,7 +34,7 @@ final class SessionBook
     /** The session of a bar; the first bar seen of a session that is not listed opens it. */
     public function of(string $date, int $firstBarStart): Session
     {
-        return $this->sessions[$date] ??= new Session($date, $firstBarStart, $firstBarStart + Session::USUAL_MINUTES * 60);
+        return $this->sessions[$date] ?? ($this->sessions[$date] = new Session($date, $firstBarStart, $firstBarStart + Session::USUAL_MINUTES * 60));
     }
 
     /** The close of a session, null if nothing is known of it. */
@@ -46,11 +49,17 @@ final class SessionBook
         if (! isset($this->periods[$timeFrame->value])) {
             $this->periods[$timeFrame->value] = [];
             foreach ($this->listed as $session) {
-                $this->periods[$timeFrame->value][BarBuilder::period($session->date, $timeFrame)] = $session->close;
+                $this->periods[$timeFrame->value][$this->periodOf($session->date, $timeFrame)] = $session->close;
             }
         }
 
-        return $this->periods[$timeFrame->value][BarBuilder::period($date, $timeFrame)] ?? null;
+        return $this->periods[$timeFrame->value][$this->periodOf($date, $timeFrame)] ?? null;
+    }
+
+    /** The period a date lies in, see {@see BarBuilder::period()}; looked up, since it is asked for at every bar. */
+    public function periodOf(string $date, TimeFrame $timeFrame): string
+    {
+        return $this->periodsOf[$timeFrame->value][$date] ?? ($this->periodsOf[$timeFrame->value][$date] = BarBuilder::period($date, $timeFrame));
     }
 
     /** When a bar ends: its start plus its time frame, but not past its session's close; a day bar at that close. */

@@ -7,14 +7,13 @@ namespace Watchpost\Core\Outcomes;
 use Watchpost\Core\Market\Bar;
 
 /**
- * What happened to the position within one bar, as far as it decides which of the bar's prices were seen while in
+ * What happened to a position held within one bar, as far as it decides which of the bar's prices were seen while in
  * the trade (rules.md, Result: mfe_r and mae_r; fine print 42).
  *
  * @phpstan-import-type BarState from Bar
  */
 final class BarTrace
 {
-    public bool $held = false;
     public bool $returned = false;
     /** Filled at the close: nothing else of the bar counts. */
     public bool $closeOnly = false;
@@ -26,11 +25,10 @@ final class BarTrace
     {
     }
 
-    /** @return array{?int, ?int}|null the best and the worst price that count; null while out of the trade */
-    public function seen(): ?array
+    /** @return array{?int, int} the best and the worst price that count; no best for a bar that was stopped */
+    public function seen(): array
     {
         return match (true) {
-            ! $this->held => null,
             $this->outAtOpen !== null => [$this->outAtOpen, $this->outAtOpen],
             $this->stoppedAt !== null => [null, $this->stoppedAt],
             $this->finalTargetAt !== null => [$this->finalTargetAt, $this->bar->low],
@@ -40,17 +38,17 @@ final class BarTrace
         };
     }
 
-    /** @return array{BarState, bool, bool, bool, ?int, ?int, ?int} */
+    /** @return array{BarState, bool, bool, ?int, ?int, ?int} */
     public function toState(): array
     {
-        return [$this->bar->toState(), $this->held, $this->returned, $this->closeOnly, $this->outAtOpen, $this->stoppedAt, $this->finalTargetAt];
+        return [$this->bar->toState(), $this->returned, $this->closeOnly, $this->outAtOpen, $this->stoppedAt, $this->finalTargetAt];
     }
 
-    /** @param array{BarState, bool, bool, bool, ?int, ?int, ?int} $state */
+    /** @param array{BarState, bool, bool, ?int, ?int, ?int} $state */
     public static function fromState(array $state): self
     {
         $trace = new self(Bar::fromState($state[0]));
-        [, $trace->held, $trace->returned, $trace->closeOnly, $trace->outAtOpen, $trace->stoppedAt, $trace->finalTargetAt] = $state;
+        [, $trace->returned, $trace->closeOnly, $trace->outAtOpen, $trace->stoppedAt, $trace->finalTargetAt] = $state;
 
         return $trace;
     }

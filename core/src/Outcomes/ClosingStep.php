@@ -46,33 +46,38 @@ final readonly class ClosingStep
         $run->closeStop = $run->stop;
         $run->closeHeld = $run->position->isOpen();
         $filledBefore = $run->position->wasFilled();
-        if ($closed !== [] || $run->frames !== []) {
+        if ($run->frames !== []) {
             $this->watch($run, $bar);
             $this->judge($run, $bar, $closed);
         }
-        $run->countSession($bar);
+        if ($run->position->wasFilled()) {
+            $run->countSession($bar);
+        }
         if ($waited && ! $filledBefore && isset($run->targets[0]) && $bar->high >= $run->targets[0]->price) {
             $run->targetFirst ??= $bar->session;
         }
         if ($ends) {
             $this->endSession($run, $bar);
         }
-        $this->missed($run, $bar, $closed, late: false);
-        $this->moveStop($run, $bar);
+        if ($run->isWaiting()) {
+            $this->missed($run, $bar, $closed, late: false);
+        }
+        if ($run->position->isOpen()) {
+            $this->moveStop($run, $bar);
+        }
     }
 
     /** Judge what is known to be over only because this bar, which has not acted yet, starts something later. */
-    public function lateBefore(SetupRun $run, Bar $next): void
+    public function lateBefore(SetupRun $run, Bar $last, Bar $next): void
     {
-        $last = $run->lastBar;
-        if ($last === null || ! $this->isPending($run)) {
+        if (! $this->isPending($run)) {
             return;
         }
         $closed = [];
         $session = $next->session === $last->session ? $run->track->session() : $run->terms->sessions->of($next->session, $next->start);
         if ($session !== null) {
             foreach ($run->frames as $frame) {
-                $frameBar = $frame->endedBefore($next, $session);
+                $frameBar = $frame->endedBefore($next, $session, $run->terms->sessions);
                 if ($frameBar !== null) {
                     $closed[$frame->timeFrame->value] = $frameBar;
                 }
@@ -134,16 +139,25 @@ final readonly class ClosingStep
             return;
         }
         $this->judge($run, $last, $closed);
-        $run->countSession($last);
+        if ($run->position->wasFilled()) {
+            $run->countSession($last);
+        }
         if ($sessionEnds) {
             $this->endSession($run, $last);
         }
-        $this->missed($run, $last, $closed, late: true);
-        $this->moveStop($run, $last);
+        if ($run->isWaiting()) {
+            $this->missed($run, $last, $closed, late: true);
+        }
+        if ($run->position->isOpen()) {
+            $this->moveStop($run, $last);
+        }
     }
 
     private function watch(SetupRun $run, Bar $bar): void
     {
+        if (! $run->isWaiting()) {
+            return;
+        }
         foreach ($run->legs as $state) {
             if ($state->acts()) {
                 $state->leg->trigger->watch($bar, $state->memory);
@@ -158,9 +172,13 @@ final readonly class ClosingStep
             if ($run->isOver()) {
                 break;
             }
-            $this->stop($run, $bar, $frame);
-            $this->cancel($run, $bar, $frame);
-            $this->triggers($run, $bar, $frame, $frameBar);
+            if ($run->closeHeld) {
+                $this->stop($run, $bar, $frame);
+            }
+            if ($run->isWaiting()) {
+                $this->cancel($run, $bar, $frame);
+                $this->triggers($run, $bar, $frame, $frameBar);
+            }
         }
         foreach ($run->trailed as $frame) {
             if (isset($closed[$frame]) && $run->position->wasFilled()) {
@@ -172,7 +190,7 @@ final readonly class ClosingStep
     private function stop(SetupRun $run, Bar $bar, string $frame): void
     {
         $rule = $run->setup->stopCloses;
-        if ($rule === null || $rule->timeFrame->value !== $frame || ! $run->closeHeld || ! $run->position->isOpen()) {
+        if ($rule === null || $rule->timeFrame->value !== $frame || ! $run->position->isOpen()) {
             return;
         }
         $run->stopStreak = $bar->close < $run->closeStop ? $run->stopStreak + 1 : 0;
@@ -184,7 +202,7 @@ final readonly class ClosingStep
     private function cancel(SetupRun $run, Bar $bar, string $frame): void
     {
         $cancel = $run->setup->cancel;
-        if ($cancel?->closes === null || $cancel->closes->timeFrame->value !== $frame || ! $run->isWaiting()) {
+        if ($cancel?->closes === null || $cancel->closes->timeFrame->value !== $frame) {
             return;
         }
         $run->cancelStreak = $cancel->isPassedBy($bar->close) ? $run->cancelStreak + 1 : 0;
@@ -197,7 +215,7 @@ final readonly class ClosingStep
     {
         $void = [];
         foreach ($run->legs as $state) {
-            if (! $state->acts() || $state->leg->trigger->timeFrame()?->value !== $frame) {
+            if ($state->frame !== $frame || ! $state->acts()) {
                 continue;
             }
             switch ($state->leg->trigger->atClose($frameBar, $state->memory)) {
@@ -251,12 +269,10 @@ final readonly class ClosingStep
     private function missed(SetupRun $run, Bar $bar, array $closed, bool $late): void
     {
         foreach ($run->legs as $i => $state) {
-            $trigger = $state->leg->trigger;
-            if (! $state->acts() || ($late && $trigger->approach() !== null)) {
+            if (! $state->acts() || ($late && $state->leg->trigger->approach() !== null)) {
                 continue;
             }
-            $frame = $trigger->timeFrame()?->value;
-            $distance = $trigger->missedBy($bar, $frame === null ? null : $closed[$frame] ?? null, $state->armedAtStart);
+            $distance = $state->leg->trigger->missedBy($bar, $state->frame === null ? null : $closed[$state->frame] ?? null, $state->armedAtStart);
             if ($distance !== null && ($run->missedBy === null || $distance < $run->missedBy->distance)) {
                 $run->missedBy = new MissedBy($i, $distance, $bar->session);
             }
@@ -266,7 +282,7 @@ final readonly class ClosingStep
     /** All moves of a bar give one new stop, in force from the next bar on. */
     private function moveStop(SetupRun $run, Bar $bar): void
     {
-        if ($run->setup->stopMoves === [] || ! $run->position->isOpen()) {
+        if ($run->setup->stopMoves === []) {
             return;
         }
         $progress = new RunProgress($run);

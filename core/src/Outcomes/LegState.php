@@ -29,8 +29,12 @@ final class LegState
     /** A skip has been told on this base bar. */
     public bool $skipTold = false;
 
+    /** The time frame of the closes its trigger listens to. */
+    public readonly ?string $frame;
+
     public function __construct(public readonly Leg $leg)
     {
+        $this->frame = $leg->trigger->timeFrame()?->value;
         $this->memory = new TriggerMemory();
     }
 

@@ -35,9 +35,11 @@ final readonly class OutcomeEngine
             return;
         }
         $waited = $run->isWaiting();
-        $this->open($run, $long);
-        $this->inside($run, $long, $finer);
-        $this->close($run, $long, $waited);
+        if (! $run->isPassedBy($long)) {
+            $this->open($run, $long);
+            $this->inside($run, $long, $finer);
+        }
+        $this->closing->apply($run, $long, $waited);
     }
 
     /**
@@ -69,7 +71,9 @@ final readonly class OutcomeEngine
         }
         $long = $run->bring($bar);
         $run->firstBarAt ??= $bar->start;
-        $this->closing->lateBefore($run, $long);
+        if ($run->lastBar !== null) {
+            $this->closing->lateBefore($run, $run->lastBar, $long);
+        }
         $run->factor = $scale->factor($bar->session);
         $run->track->enter($long, $run->terms->sessions, $run->sign);
         $run->volume?->begin($bar->session, $run->factor);
@@ -86,7 +90,9 @@ final readonly class OutcomeEngine
         if ($long->start >= $run->setup->entryUntil || ($run->setup->lastSession !== null && $long->session > $run->setup->lastSession)) {
             $run->expireWaiting($long->start, $long->session);
         }
-        $this->updates->apply($run, $long);
+        if ($run->terms->updates !== []) {
+            $this->updates->apply($run, $long);
+        }
 
         return $run->isOver() ? null : $long;
     }

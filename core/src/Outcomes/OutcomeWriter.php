@@ -6,8 +6,8 @@ namespace Watchpost\Core\Outcomes;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
 use Watchpost\Core\Market\Instant;
+use Watchpost\Core\Market\Quotient;
 
 /**
  * Turns the state of a run into its result. Formulas and rounding: rules.md, Result.
@@ -42,33 +42,42 @@ final readonly class OutcomeWriter
         $position = $this->run->position;
         $filled = $position->wasFilled();
         $status = $this->status();
-        $realised = $position->profit->minus($position->costs);
         $open = $position->openGainAt($this->run->lastBar->close ?? 0);
-        $total = $realised->plus($open);
+        $realised = $position->realised();
+        $total = $position->isOpen() ? $realised->plus($open) : $realised;
         $average = $filled ? $position->averageFill() : null;
-        $perUnit = $filled ? $total->dividedBy($position->filled) : null;
 
         return new Outcome(
             status: $status,
             r: $filled ? $this->inR($total) : null,
             rRealised: $filled ? $this->inR($realised) : null,
             rOpen: $filled ? $this->inR($open) : null,
-            percent: $average === null || $perUnit === null ? null : $this->round($perUnit->dividedBy($average->abs())->multipliedBy(100), self::PERCENT_DECIMALS),
-            perUnit: $perUnit === null ? null : $this->run->terms->grid->formatExact($perUnit->dividedBy($this->run->factor)),
-            averageFill: $average === null ? null : $this->run->terms->grid->formatExact($average->multipliedBy($this->run->sign)->dividedBy($this->run->factor), self::AVERAGE_EXTRA_DECIMALS),
+            percent: $filled ? Quotient::text($total->multipliedBy(100), $position->paid->abs()->toBigRational(), self::PERCENT_DECIMALS) : null,
+            perUnit: $filled ? $this->perShare($total, 0) : null,
+            averageFill: $filled ? $this->perShare($position->paid->multipliedBy($this->run->sign)->toBigRational(), self::AVERAGE_EXTRA_DECIMALS) : null,
             filledShare: SetupRun::share($position->filled),
-            // The risk per unit is P over the shares counted in it.
-            mfeR: $average === null ? null : $this->inR($this->run->excursion->gainAgainst($average)->multipliedBy($this->counted)),
-            maeR: $average === null ? null : $this->inR($this->run->excursion->lossAgainst($average)->multipliedBy($this->counted)),
+            mfeR: $average === null ? null : $this->inPlannedR($this->run->excursion->gainAgainst($average)),
+            maeR: $average === null ? null : $this->inPlannedR($this->run->excursion->lossAgainst($average)),
             sessionsHeld: $filled ? $this->sessionsHeld() : null,
             firstFillAt: $this->run->firstFillAt === null ? null : Instant::format($this->run->firstFillAt),
             closedAt: $this->run->closedAt === null || $position->isOpen() ? null : Instant::format($this->run->closedAt),
-            ambiguous: array_filter($this->run->events, static fn (Event $event): bool => $event->assumed) !== [],
+            ambiguous: $this->isAmbiguous(),
             missedBy: $status === OutcomeStatus::NotTriggered ? $this->missedBy() : null,
             targetFirst: $this->run->targetFirst,
             stop: $this->run->price($this->run->stop),
             events: $this->run->events,
         );
+    }
+
+    private function isAmbiguous(): bool
+    {
+        foreach ($this->run->events as $event) {
+            if ($event->assumed) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function status(): OutcomeStatus
@@ -104,18 +113,27 @@ final readonly class OutcomeWriter
         return [
             'leg' => $leg->name,
             'price' => $this->run->told($missed->distance, $this->run->terms->scale->factor($missed->session)),
-            'percent' => $this->round(BigRational::nd($missed->distance * 100, abs($leg->trigger->plannedPrice() ?? 1)), self::PERCENT_DECIMALS),
+            'percent' => Quotient::text(BigRational::of($missed->distance * 100), BigRational::of(abs($leg->trigger->plannedPrice() ?? 1)), self::PERCENT_DECIMALS),
             'session' => $missed->session,
         ];
     }
 
-    private function inR(BigRational $units): string
+    /** So many units of the trade for each unit that was filled, as a price. */
+    private function perShare(BigRational $units, int $extra): string
     {
-        return $this->round($units->dividedBy($this->risk), self::R_DECIMALS);
+        $grid = $this->run->terms->grid;
+
+        return Quotient::text($units, $this->run->position->filled->multipliedBy($this->run->factor * 10 ** $grid->decimals)->toBigRational(), $grid->decimals + $extra);
     }
 
-    private function round(BigRational $value, int $decimals): string
+    private function inR(BigRational $units): string
     {
-        return (string) $value->toScale($decimals, RoundingMode::HALF_UP);
+        return Quotient::text($units, $this->risk, self::R_DECIMALS);
+    }
+
+    /** Units of price in R: the risk per unit is P over the shares counted in it. */
+    private function inPlannedR(BigRational $units): string
+    {
+        return $this->inR($units->multipliedBy($this->counted));
     }
 }

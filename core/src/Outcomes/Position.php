@@ -15,7 +15,7 @@ final class Position
     public BigDecimal $filled;
     public BigDecimal $open;
     /** Sum over fills of share x price. */
-    private BigDecimal $paid;
+    public BigDecimal $paid;
     /** Sum over exits of share x (exit price - average fill at that moment). */
     public BigRational $profit;
     public BigDecimal $costs;
@@ -54,16 +54,22 @@ final class Position
         $this->open = $this->open->plus($share);
         $this->paid = $this->paid->plus($share->multipliedBy($price));
         $this->pay($share, $costPerUnit);
+        $this->average = $this->wasFilled ? null : BigRational::of($price);
         $this->isOpen = $this->wasFilled = true;
-        $this->average = null;
     }
 
     public function exit(BigDecimal $share, int $price, BigDecimal $costPerUnit): void
     {
         $this->open = $this->open->minus($share);
         $this->isOpen = $this->open->isPositive();
-        $this->profit = $this->profit->plus($this->gainOf($share, $price))->simplified();
+        $this->profit = $this->profit->plus($this->gainOf($share, $price));
         $this->pay($share, $costPerUnit);
+    }
+
+    /** What has been won and lost so far, after costs, in units. */
+    public function realised(): BigRational
+    {
+        return $this->costs->isZero() ? $this->profit : $this->profit->minus($this->costs);
     }
 
     /** Gain, in units x share, of the open part at a price. */
@@ -87,7 +93,7 @@ final class Position
     /** @return list<string> */
     public function toState(): array
     {
-        return [(string) $this->filled, (string) $this->open, (string) $this->paid, (string) $this->profit, (string) $this->costs];
+        return [(string) $this->filled, (string) $this->open, (string) $this->paid, (string) $this->profit->simplified(), (string) $this->costs];
     }
 
     /** @param list<string> $state */

@@ -43,11 +43,15 @@ final readonly class Reach
         $legs = [];
         $returns = $through = $across = false;
         foreach ($run->legs as $state) {
-            $price = $state->leg->trigger->plannedPrice();
-            if ($price === null || ! $state->mayFill() || ! $state->leg->trigger->isReady($state->memory) || ! $state->leg->trigger->isReachedIn($bar)) {
+            if (! $state->mayFill()) {
                 continue;
             }
-            $comesBack = $state->leg->trigger->approach() === Approach::Return;
+            $trigger = $state->leg->trigger;
+            $price = $trigger->plannedPrice();
+            if ($price === null || ! $trigger->isReady($state->memory) || ! $trigger->isReachedIn($bar)) {
+                continue;
+            }
+            $comesBack = $trigger->approach() === Approach::Return;
             if ($comesBack && $touchStop && $price <= $run->stop) {
                 continue; // the stop is met first (fine print 14)
             }

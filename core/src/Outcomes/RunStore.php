@@ -26,7 +26,7 @@ use Watchpost\Core\Studies\Study;
  *     excursion: array{?int, ?int, string, string, ?int},
  *     events: list<array{int, ?string, string, array<string, string|int|bool>, bool}>, stop: int, stop_moved: bool,
  *     reached: list<int>, moves_come: list<int>,
- *     trace: array{BarState, bool, bool, bool, ?int, ?int, ?int}|null,
+ *     trace: array{BarState, bool, bool, ?int, ?int, ?int}|null,
  *     first_fill_at: ?int, closed_at: ?int, target_first: ?string,
  *     missed_by: array{int, int, string}|null, last_end: ?string, sessions_seen: int, last_held_session: ?string,
  *     first_bar_at: ?int, last_bar: BarState|null, factor: int, scale: int,
@@ -39,7 +39,7 @@ use Watchpost\Core\Studies\Study;
 final class RunStore
 {
     /** A state of another form cannot be taken up: its bars must be fed again. */
-    public const FORM = 2;
+    public const FORM = 3;
 
     /** @return RunState */
     public static function save(SetupRun $run): array

@@ -42,7 +42,7 @@ final class SetupRun
     public array $reached = [];
     /** @var array<int, true> index of the stop moves whose time has come */
     public array $movesCome = [];
-    /** What the last bar, or the last finer bar of a replay, showed of the trade; not yet part of the excursion. */
+    /** What the last bar, or the last finer bar of a replay, showed of the trade, if it was on; not yet part of the excursion. */
     public ?BarTrace $trace = null;
 
     /** How many legs wait. */
@@ -100,7 +100,7 @@ final class SetupRun
         $this->frames = array_map(static fn (TimeFrame $frame): Frame => new Frame($frame, $terms->base), $this->setup->timeFrames());
         $this->trailed = $this->setup->trailedTimeFrames();
         foreach ($this->setup->studies() as $study) {
-            $this->studies[$study->name()] = $study;
+            $this->studies[$study->name()] = clone $study;
         }
         $this->volume = $this->setup->needsVolume() ? new VolumeProfile() : null;
     }
@@ -142,16 +142,20 @@ final class SetupRun
     /** A bar of the market on the scale of the run, mirrored for a short. */
     public function bring(Bar $bar): Bar
     {
-        $scaled = $this->terms->scale->bar($bar);
+        if (! $this->terms->scale->isPlain) {
+            $bar = $this->terms->scale->bar($bar);
+        }
 
-        return $this->sign > 0 ? $scaled : $scaled->mirrored();
+        return $this->sign > 0 ? $bar : $bar->mirrored();
     }
 
     public function beginBar(Bar $bar, bool $finer): void
     {
         $this->measure();
-        $this->trace = new BarTrace($bar);
-        $this->trace->held = $this->position->isOpen();
+        $this->trace = $this->position->isOpen() ? new BarTrace($bar) : null;
+        if ($this->waiting === 0) {
+            return;
+        }
         foreach ($this->legs as $leg) {
             $leg->outOfFinerBar = false;
             if (! $finer) {
@@ -162,14 +166,39 @@ final class SetupRun
         }
     }
 
+    /**
+     * Whether a bar goes by without an event at its open or inside it: it meets no stop, target or cancel, and no leg
+     * that may fill. Most bars do; the closing step is all they need.
+     */
+    public function isPassedBy(Bar $bar): bool
+    {
+        if ($this->position->isOpen() && ! $this->holdsThrough($bar)) {
+            return false;
+        }
+        if ($this->waiting === 0) {
+            return true;
+        }
+        $cancel = $this->setup->cancel;
+        if ($cancel !== null && $cancel->closes === null && ($cancel->isMetAt($bar->open) || ($cancel->price >= $bar->low && $cancel->price <= $bar->high))) {
+            return false;
+        }
+        foreach ($this->legs as $state) {
+            if ($state->acts() && ! $state->leg->trigger->isPassedBy($bar, $state->memory)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     /** Make what the last bar showed of the trade part of the excursion. */
     public function measure(): void
     {
-        $seen = $this->trace?->seen();
-        if ($seen !== null) {
-            $this->excursion->see(...$seen);
+        if ($this->trace !== null) {
+            [$best, $worst] = $this->trace->seen();
+            $this->excursion->see($best, $worst);
+            $this->trace = null;
         }
-        $this->trace = null;
     }
 
     /** The best price since the first fill, that of the last bar included. */
@@ -190,9 +219,7 @@ final class SetupRun
         --$this->waiting;
         $state->fillPrice = $price;
         $this->position->fill($state->leg->share, $price, $this->costs($state->leg->trigger->paysSlippage()));
-        if ($this->trace !== null) {
-            $this->trace->held = true;
-        }
+        $this->trace ??= new BarTrace($bar);
         $this->firstFillAt ??= $bar->start;
         $this->events[] = Event::in($bar, EventKind::Fill, [
             'leg' => $state->leg->name,
@@ -347,7 +374,7 @@ final class SetupRun
     /** The session of the first fill is 1; 0 before it. */
     public function countSession(Bar $bar): void
     {
-        if ($this->position->wasFilled() && $bar->session !== $this->lastHeldSession) {
+        if ($bar->session !== $this->lastHeldSession) {
             ++$this->sessionsSeen;
             $this->lastHeldSession = $bar->session;
         }
@@ -391,6 +418,20 @@ final class SetupRun
         $this->closedAt = $bar->start;
 
         return self::share($part);
+    }
+
+    private function holdsThrough(Bar $bar): bool
+    {
+        if ($this->setup->openExit !== null || ($this->setup->stopCloses === null && $bar->low <= $this->stop)) {
+            return false;
+        }
+        foreach ($this->targets as $i => $target) {
+            if ($bar->high >= $target->price && ! isset($this->reached[$i])) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function leg(string $name): LegState

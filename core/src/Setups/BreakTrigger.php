@@ -56,6 +56,11 @@ final readonly class BreakTrigger extends Trigger
         return $this->worst;
     }
 
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return $bar->high < $this->price;
+    }
+
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         return match (true) {

@@ -68,6 +68,11 @@ final readonly class CloseBeyondTrigger extends Trigger
         return ! $this->atNextOpen;
     }
 
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return ! $memory->awaitsOpen;
+    }
+
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         if (! $memory->awaitsOpen || $open->finer) {

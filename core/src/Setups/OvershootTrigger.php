@@ -62,6 +62,11 @@ final readonly class OvershootTrigger extends Trigger
         return true;
     }
 
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return true;
+    }
+
     public function watch(Bar $bar, TriggerMemory $memory): void
     {
         $memory->low = min($memory->low ?? $bar->low, $bar->low);

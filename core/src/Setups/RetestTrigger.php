@@ -61,6 +61,11 @@ final readonly class RetestTrigger extends Trigger
         return $memory->armed;
     }
 
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return ! $memory->armed || $bar->low > $this->plannedPrice();
+    }
+
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         return $memory->armed && $open->price <= $this->plannedPrice() ? OpenVerdict::Fills : OpenVerdict::NotReached;

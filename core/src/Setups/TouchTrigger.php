@@ -44,6 +44,11 @@ final readonly class TouchTrigger extends Trigger
         return $this->price + $this->within;
     }
 
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return $bar->low > $this->plannedPrice();
+    }
+
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         return $open->price <= $this->plannedPrice() ? OpenVerdict::Fills : OpenVerdict::NotReached;

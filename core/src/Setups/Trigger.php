@@ -66,6 +66,12 @@ abstract readonly class Trigger
         return true;
     }
 
+    /** Whether a bar passes the leg by: neither its open nor its range fills it, and it need not remember the bar. */
+    public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
+    {
+        return false;
+    }
+
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
     {
         return OpenVerdict::NotReached;

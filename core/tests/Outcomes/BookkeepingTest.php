@@ -10,9 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Json\Node;
-use Watchpost\Core\Market\Bar;
 use Watchpost\Core\Market\PriceGrid;
-use Watchpost\Core\Outcomes\BarTrace;
 use Watchpost\Core\Outcomes\Costs;
 use Watchpost\Core\Outcomes\Excursion;
 use Watchpost\Core\Outcomes\OutcomeEngine;
@@ -63,7 +61,13 @@ final class BookkeepingTest extends TestCase
 
     public function testWithoutAPositionABarIsNotMeasured(): void
     {
-        self::assertNull((new BarTrace(new Bar(0, 1, '2026-10-15', 100, 120, 80, 100, 0)))->seen());
+        $request = OutcomeReader::read(Node::of(Scenario::touch('long', '26.00', '25.20')->costs(0, '0')->day('26.60/26.80/26.20/26.30')->input()));
+        $run = $request->runs()[0];
+        (new OutcomeEngine())->feed($run, $request->bars[0]);
+        $run->measure();
+
+        self::assertNull($run->excursion->peak());
+        self::assertNull($run->best());
     }
 
     public function testCostsAreToldPerUnitOfTheGrid(): void

@@ -54,6 +54,33 @@ final class PropertiesTest extends TestCase
     }
 
     #[ErisRepeat(repeat: 150)]
+    public function testABarThatPassesASetupByDoesNothingAtItsOpenOrInside(): void
+    {
+        $this->check(static function (RandomCase $case): void {
+            $request = $case->request();
+            $engine = new OutcomeEngine();
+            $run = $request->runs()[0];
+            foreach ($request->bars as $bar) {
+                $long = $engine->begin($run, $bar);
+                if ($long === null) {
+                    continue;
+                }
+                $waited = $run->isWaiting();
+                $passed = $run->isPassedBy($long);
+                $before = RunStore::save($run);
+                $engine->open($run, $long);
+                $engine->inside($run, $long, $request->finer);
+                if ($passed) {
+                    self::assertSame($before, RunStore::save($run));
+                }
+                $engine->close($run, $long, $waited);
+            }
+
+            self::assertSame($request->answer($engine)[0]->toArray(), $engine->outcome($run, $request->asOf)->toArray());
+        });
+    }
+
+    #[ErisRepeat(repeat: 150)]
     public function testProperty3AShortOnMirroredPricesGivesTheSameAsTheLong(): void
     {
         $this->check(static function (RandomCase $case): void {

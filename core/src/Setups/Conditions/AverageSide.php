@@ -9,14 +9,18 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\AverageType;
+use Watchpost\Core\Studies\Study;
 
 /** The last finished session closed above, or below, an average of sessions; strictly, and the same for both sides. */
 final readonly class AverageSide implements Condition
 {
     use Known;
 
+    private Study $study;
+
     public function __construct(private string $kind, private AverageType $type, private int $period)
     {
+        $this->study = $this->type->study(TimeFrame::Day, $this->period);
     }
 
     public static function kinds(): array
@@ -38,7 +42,7 @@ final readonly class AverageSide implements Condition
 
     public function holds(Moment $moment): bool
     {
-        $average = $moment->study($this->studies()[0]);
+        $average = $moment->study($this->study);
         $close = $moment->sessionClose();
         if ($average === null || $close === null) {
             return false;
@@ -50,7 +54,7 @@ final readonly class AverageSide implements Condition
 
     public function studies(): array
     {
-        return [$this->type->study(TimeFrame::Day, $this->period)];
+        return [$this->study];
     }
 
     public function describe(Words $words): string

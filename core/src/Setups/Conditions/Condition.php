@@ -29,7 +29,7 @@ interface Condition
 
     public function holds(Moment $moment): bool;
 
-    /** @return list<Study> what must be followed from bar to bar to judge it */
+    /** @return list<Study> what must be followed from bar to bar; a run follows a copy of each to judge it */
     public function studies(): array;
 
     /** Whether the volume of sessions up to a bar must be followed. */

@@ -10,6 +10,7 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\RelativeStrength;
+use Watchpost\Core\Studies\Study;
 
 /** The RSI of finished sessions is at most or at least so much, bounds included; the same for both sides. */
 final readonly class RsiLimit implements Condition
@@ -18,8 +19,11 @@ final readonly class RsiLimit implements Condition
 
     private const MILLION = 1_000_000;
 
+    private Study $study;
+
     public function __construct(private string $kind, private int $period, private BigDecimal $value)
     {
+        $this->study = new RelativeStrength(TimeFrame::Day, $this->period);
     }
 
     public static function kinds(): array
@@ -41,7 +45,7 @@ final readonly class RsiLimit implements Condition
 
     public function holds(Moment $moment): bool
     {
-        $strength = $moment->study($this->studies()[0]);
+        $strength = $moment->study($this->study);
         if ($strength === null) {
             return false;
         }
@@ -54,7 +58,7 @@ final readonly class RsiLimit implements Condition
 
     public function studies(): array
     {
-        return [new RelativeStrength(TimeFrame::Day, $this->period)];
+        return [$this->study];
     }
 
     public function describe(Words $words): string

@@ -9,27 +9,31 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\AverageTrueRange;
+use Watchpost\Core\Studies\Study;
 
 /** So many average true ranges below the highest close of a time frame since the first fill. */
 final readonly class AtrTrail implements Destination
 {
     use Trailing;
 
+    private Study $study;
+
     public function __construct(private TimeFrame $timeFrame, private int $period, private BigDecimal $multiple)
     {
+        $this->study = new AverageTrueRange($this->timeFrame, $this->period);
     }
 
     public function price(Progress $progress): ?int
     {
         $highest = $progress->highestClose($this->timeFrame);
-        $range = $progress->study($this->studies()[0]);
+        $range = $progress->study($this->study);
 
         return $highest === null || $range === null ? null : $progress->toTick($highest - $this->multiple->toFloat() * $range);
     }
 
     public function studies(): array
     {
-        return [new AverageTrueRange($this->timeFrame, $this->period)];
+        return [$this->study];
     }
 
     public function closesOf(): TimeFrame

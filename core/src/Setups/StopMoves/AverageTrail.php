@@ -8,26 +8,30 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\AverageType;
+use Watchpost\Core\Studies\Study;
 
 /** An average of closes of a time frame. */
 final readonly class AverageTrail implements Destination
 {
     use Trailing;
 
+    private Study $study;
+
     public function __construct(private TimeFrame $timeFrame, private AverageType $type, private int $period)
     {
+        $this->study = $this->type->study($this->timeFrame, $this->period);
     }
 
     public function price(Progress $progress): ?int
     {
-        $average = $progress->study($this->studies()[0]);
+        $average = $progress->study($this->study);
 
         return $average === null ? null : $progress->toTick($average);
     }
 
     public function studies(): array
     {
-        return [$this->type->study($this->timeFrame, $this->period)];
+        return [$this->study];
     }
 
     public function toRules(PriceGrid $grid): array

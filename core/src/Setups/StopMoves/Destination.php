@@ -22,7 +22,7 @@ interface Destination
     /** The new stop in units; null for no move. */
     public function price(Progress $progress): ?int;
 
-    /** @return list<Study> what must be followed from bar to bar */
+    /** @return list<Study> what must be followed from bar to bar; a run follows a copy of each */
     public function studies(): array;
 
     /** The time frame of the closes of which the highest since the first fill is wanted. */

@@ -8,26 +8,30 @@ use Watchpost\Core\Market\PriceGrid;
 use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Words;
 use Watchpost\Core\Studies\LowestLow;
+use Watchpost\Core\Studies\Study;
 
 /** The lowest low of the last few finished bars of a time frame. */
 final readonly class SwingTrail implements Destination
 {
     use Trailing;
 
+    private Study $study;
+
     public function __construct(private TimeFrame $timeFrame, private int $bars)
     {
+        $this->study = new LowestLow($this->timeFrame, $this->bars);
     }
 
     public function price(Progress $progress): ?int
     {
-        $lowest = $progress->study($this->studies()[0]);
+        $lowest = $progress->study($this->study);
 
         return $lowest === null ? null : $progress->toTick($lowest);
     }
 
     public function studies(): array
     {
-        return [new LowestLow($this->timeFrame, $this->bars)];
+        return [$this->study];
     }
 
     public function toRules(PriceGrid $grid): array
