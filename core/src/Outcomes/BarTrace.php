@@ -38,6 +38,12 @@ final class BarTrace
         };
     }
 
+    public function showTo(Excursion $excursion): void
+    {
+        [$best, $worst] = $this->seen();
+        $excursion->see($best, $worst);
+    }
+
     /** @return array{BarState, bool, bool, ?int, ?int, ?int} */
     public function toState(): array
     {

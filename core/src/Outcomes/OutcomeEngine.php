@@ -166,9 +166,11 @@ final readonly class OutcomeEngine
     /** A copy of a run, brought to a moment that may lie after its last bar. */
     private function by(SetupRun $run, int $asOf): SetupRun
     {
+        if ($run->isOver()) {
+            return $run;
+        }
         $run = clone $run;
         $this->lateBy($run, $asOf);
-        $run->measure();
         if ($asOf >= $run->setup->entryUntil) {
             $run->expireWaiting($run->setup->entryUntil, null);
         }

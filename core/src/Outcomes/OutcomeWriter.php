@@ -46,6 +46,7 @@ final readonly class OutcomeWriter
         $realised = $position->realised();
         $total = $position->isOpen() ? $realised->plus($open) : $realised;
         $average = $filled ? $position->averageFill() : null;
+        $excursion = $this->run->measured();
 
         return new Outcome(
             status: $status,
@@ -56,8 +57,8 @@ final readonly class OutcomeWriter
             perUnit: $filled ? $this->perShare($total, 0) : null,
             averageFill: $filled ? $this->perShare($position->paid->multipliedBy($this->run->sign)->toBigRational(), self::AVERAGE_EXTRA_DECIMALS) : null,
             filledShare: SetupRun::share($position->filled),
-            mfeR: $average === null ? null : $this->inPlannedR($this->run->excursion->gainAgainst($average)),
-            maeR: $average === null ? null : $this->inPlannedR($this->run->excursion->lossAgainst($average)),
+            mfeR: $average === null ? null : $this->inPlannedR($excursion->gainAgainst($average)),
+            maeR: $average === null ? null : $this->inPlannedR($excursion->lossAgainst($average)),
             sessionsHeld: $filled ? $this->sessionsHeld() : null,
             firstFillAt: $this->run->firstFillAt === null ? null : Instant::format($this->run->firstFillAt),
             closedAt: $this->run->closedAt === null || $position->isOpen() ? null : Instant::format($this->run->closedAt),

@@ -28,7 +28,7 @@ final class SetupRun
     /** +1 for a long, -1 for a short. */
     public readonly int $sign;
     /** @var list<LegState> */
-    public array $legs;
+    public array $legs = [];
     /** @var list<Target> at their present prices */
     public array $targets;
     public Position $position;
@@ -65,7 +65,7 @@ final class SetupRun
     public int $factor;
 
     /** @var list<Frame> the smallest first */
-    public array $frames;
+    public array $frames = [];
     /** @var list<string> time frames of which a trail wants the highest close */
     public readonly array $trailed;
     /** @var array<string, Study> by name */
@@ -90,14 +90,18 @@ final class SetupRun
         $this->sign = $asPublished->side->sign();
         $this->setup = $asPublished->times($terms->scale->published)->asLong();
         $this->factor = $terms->scale->published;
-        $this->legs = array_map(static fn (Leg $leg): LegState => new LegState($leg), $this->setup->legs);
+        foreach ($this->setup->legs as $leg) {
+            $this->legs[] = new LegState($leg);
+        }
         $this->targets = $this->setup->targets;
         $this->stop = $this->closeStop = $this->setup->stop;
         $this->waiting = count($this->legs);
         $this->position = new Position();
         $this->excursion = new Excursion();
         $this->track = new SessionTrack();
-        $this->frames = array_map(static fn (TimeFrame $frame): Frame => new Frame($frame, $terms->base), $this->setup->timeFrames());
+        foreach ($this->setup->timeFrames() as $frame) {
+            $this->frames[] = new Frame($frame, $terms->base);
+        }
         $this->trailed = $this->setup->trailedTimeFrames();
         foreach ($this->setup->studies() as $study) {
             $this->studies[$study->name()] = clone $study;
@@ -107,13 +111,19 @@ final class SetupRun
 
     public function __clone()
     {
-        $this->legs = array_map(static fn (LegState $leg): LegState => clone $leg, $this->legs);
+        foreach ($this->legs as $i => $leg) {
+            $this->legs[$i] = clone $leg;
+        }
         $this->position = clone $this->position;
         $this->excursion = clone $this->excursion;
         $this->track = clone $this->track;
         $this->trace = $this->trace === null ? null : clone $this->trace;
-        $this->frames = array_map(static fn (Frame $frame): Frame => clone $frame, $this->frames);
-        $this->studies = array_map(static fn (Study $study): Study => clone $study, $this->studies);
+        foreach ($this->frames as $i => $frame) {
+            $this->frames[$i] = clone $frame;
+        }
+        foreach ($this->studies as $name => $study) {
+            $this->studies[$name] = clone $study;
+        }
         $this->volume = $this->volume === null ? null : clone $this->volume;
     }
 
@@ -194,11 +204,17 @@ final class SetupRun
     /** Make what the last bar showed of the trade part of the excursion. */
     public function measure(): void
     {
-        if ($this->trace !== null) {
-            [$best, $worst] = $this->trace->seen();
-            $this->excursion->see($best, $worst);
-            $this->trace = null;
-        }
+        $this->trace?->showTo($this->excursion);
+        $this->trace = null;
+    }
+
+    /** The excursion with what the last bar showed; the run's own stays as it is. */
+    public function measured(): Excursion
+    {
+        $excursion = clone $this->excursion;
+        $this->trace?->showTo($excursion);
+
+        return $excursion;
     }
 
     /** The best price since the first fill, that of the last bar included. */
