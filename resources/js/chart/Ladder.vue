@@ -451,7 +451,6 @@ defineExpose({ focusRow });
     color: var(--ink-2);
 }
 .row .origin ~ span {
-    position: relative;
     align-self: stretch;
     margin: 1px 0 1px -5px;
     background: var(--under);
@@ -460,12 +459,9 @@ defineExpose({ focusRow });
     margin-right: -6px;
     padding-right: 6px;
 }
-.row .origin + span::before {
-    content: '';
-    position: absolute;
-    inset: 0 100% 0 auto;
-    width: 14px;
-    background: linear-gradient(to right, transparent, var(--under));
+.row .origin + span {
+    margin-left: -14px;
+    background: linear-gradient(to right, transparent, var(--under) 14px);
 }
 .row.major {
     border-left-width: 4px;
