@@ -27,14 +27,32 @@ final readonly class PriceInput
     public function price(string $text, string $field): int
     {
         $units = $this->units($text, $field);
-        $doubt = $this->last === null || $this->sure ? null : PriceDoubt::of($units, $this->last, $this->grid->tick);
+        $doubt = $this->sure ? null : $this->doubt($units);
         if ($doubt !== null) {
-            $probable = $this->grid->format($doubt->probable);
-            $way = $doubt->isTooHigh ? number_format($doubt->factor).' times' : 'a '.[10 => 'tenth', 100 => 'hundredth', 1_000 => 'thousandth'][$doubt->factor].' of';
-            throw ValidationException::withMessages([$field => "{$this->grid->format($units)} is about {$way} the last close, {$this->grid->format((int) $this->last)}. Was {$probable} meant?", self::DOUBT => $probable]);
+            throw ValidationException::withMessages([$field => $this->doubted($units, $doubt), self::DOUBT => $this->grid->format($doubt->probable)]);
         }
 
         return $units;
+    }
+
+    /** What speaks against a price, in words; null when it lies near enough to the last close. */
+    public function question(int $units): ?string
+    {
+        $doubt = $this->doubt($units);
+
+        return $doubt === null ? null : $this->doubted($units, $doubt);
+    }
+
+    private function doubt(int $units): ?PriceDoubt
+    {
+        return $this->last === null ? null : PriceDoubt::of($units, $this->last, $this->grid->tick);
+    }
+
+    private function doubted(int $units, PriceDoubt $doubt): string
+    {
+        $way = $doubt->isTooHigh ? number_format($doubt->factor).' times' : 'a '.[10 => 'tenth', 100 => 'hundredth', 1_000 => 'thousandth'][$doubt->factor].' of';
+
+        return "{$this->grid->format($units)} is about {$way} the last close, {$this->grid->format((int) $this->last)}. Was {$this->grid->format($doubt->probable)} meant?";
     }
 
     /**

@@ -12,12 +12,14 @@ use App\Market\Calendars;
 use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Instrument;
+use App\Models\Level;
 use App\Models\Plan;
 use App\Models\PublishedSetup;
 use App\Models\Setup;
 use App\Planning\Exposure;
 use App\Planning\GoodUntil;
 use App\Planning\PlanParts;
+use App\Planning\PriceInput;
 use App\Planning\SetupReading;
 use App\Reading\Limits;
 use Watchpost\Core\InvalidInput;
@@ -138,6 +140,37 @@ final readonly class PublicationCheck
         return $last !== null && $last >= $expected ? [] : [new CheckLineData(true, "{$candidate->instrument->symbol}: its prices are stale: ".($last === null ? 'there are none' : "the last are of {$this->times->shortDate($last)}").", and those of {$this->times->shortDate($expected)} are missing.", $candidate->id)];
     }
 
+    /**
+     * Prices that look like a slip of the decimal point: of levels in use, and of setups.
+     *
+     * @return list<CheckLineData>
+     */
+    private function slips(Candidate $candidate, Plan $plan): array
+    {
+        $symbol = $candidate->instrument->symbol;
+        $prices = new PriceInput($candidate->instrument->grid(), $this->charts->series($candidate->instrument, 1)->lastClose());
+        /** @var list<array{string, int|null}> $named */
+        $named = $plan->levelsOn($candidate->instrument_id)->alive()->orderBy('id')->get()->map(static fn (Level $level): array => ["{$symbol}: the level", $level->price])->all();
+        foreach ($candidate->setups as $row) {
+            $draft = $row->draft();
+            $of = "{$symbol}, ".($row->name === '' ? 'setup' : $row->name);
+            $named[] = ["{$of}: the entry", $draft->entryPrice()];
+            $named[] = ["{$of}: the stop", $draft->stop];
+            foreach ($draft->targets as $i => $target) {
+                $named[] = ["{$of}: target ".($i + 1), $target->price];
+            }
+        }
+        $lines = [];
+        foreach ($named as [$what, $price]) {
+            $question = $price === null ? null : $prices->question($price);
+            if ($question !== null) {
+                $lines[] = new CheckLineData(false, "{$what} {$question}", $candidate->id);
+            }
+        }
+
+        return $lines;
+    }
+
     /** @return list<CheckLineData> */
     private function candidate(Candidate $candidate, Plan $plan): array
     {
@@ -157,7 +190,7 @@ final readonly class PublicationCheck
             return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];
         }
 
-        return array_merge($this->stale($candidate), ...$candidate->setups->map(fn (Setup $setup): array => $this->setup($candidate, $plan, $setup))->values()->all());
+        return array_merge($this->stale($candidate), $this->slips($candidate, $plan), ...$candidate->setups->map(fn (Setup $setup): array => $this->setup($candidate, $plan, $setup))->values()->all());
     }
 
     /** @return list<CheckLineData> */

@@ -178,6 +178,24 @@ final class WorkbenchTest extends TestCase
         yield 'nothing kept' => [['judge' => ['state' => 'passed', 'reason' => 'Too thin.']], 'No candidate is kept yet.'];
     }
 
+    public function testAPriceThatLooksLikeASlipIsAskedAboutAgainBeforePublishing(): void
+    {
+        $candidate = $this->planned('OAKL.Q');
+        $this->actingAs($this->author);
+        $questions = fn (): array => self::items($this->get('/plan/publish')->inertiaProps('check'))->where('stops', false)->pluck('message')->filter(static fn (mixed $one): bool => is_string($one) && str_contains($one, 'meant?'))->values()->all();
+        self::assertSame([], $questions());
+
+        $close = app(BarRepository::class)->lastClose($candidate->instrument) ?? 0;
+        $grid = $candidate->instrument->grid();
+        $this->postJson("/plan/mark/{$candidate->id}/levels", ['price' => $grid->format(10 * $close), 'sure' => true])->assertOk();
+        $this->patchJson("/plan/mark/{$candidate->id}/setup", ['targets' => [['price' => $grid->format(100 * $close), 'share' => '1']], 'sure' => true])->assertOk();
+
+        self::assertSame([
+            "OAKL.Q: the level {$grid->format(10 * $close)} is about 10 times the last close, {$grid->format($close)}. Was {$grid->format($close)} meant?",
+            "OAKL.Q, setup: target 1 {$grid->format(100 * $close)} is about 100 times the last close, {$grid->format($close)}. Was {$grid->format($close)} meant?",
+        ], $questions());
+    }
+
     public function testTheBiasIsKeptAndHeadsTheEdition(): void
     {
         $this->planned('OAKL.Q');
