@@ -71,7 +71,7 @@ test('twenty candidates get a setup each, in at most ten keystrokes', async () =
     }
     await page.goto('/plan/candidates');
     for (const symbol of SYMBOLS) {
-        await expect(page.getByRole('row').filter({ hasText: `${symbol}.Q` })).toContainText('Long when price falls to');
+        await expect(page.getByRole('row').filter({ hasText: `${symbol}.Q` })).toContainText('Long touch ');
     }
 });
 

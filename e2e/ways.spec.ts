@@ -56,6 +56,50 @@ test('the board and the preview show both', async () => {
     await expect(part).toContainText('Deep: Long when price falls to');
 });
 
+test('candidates are led, leaned, brought together and compared by key', async () => {
+    await page.goto('/plan/candidates');
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('a');
+    await page.keyboard.type('COGS.Q');
+    await expect(page.getByRole('option', { name: /COGS\.Q/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    const cogs = page.getByRole('row').filter({ hasText: 'COGS.Q' });
+    await expect(cogs).toContainText(/range [\d.]+ %/);
+    await page.getByRole('heading', { level: 1 }).click();
+    await cogs.locator('td').nth(2).click();
+
+    await page.keyboard.press('s');
+    await expect(cogs).toContainText('short, ');
+    await page.keyboard.press('n');
+    await page.getByRole('dialog').getByLabel('Where it comes from').fill('told at the fish market');
+    await page.keyboard.press('Enter');
+    await expect(cogs).toContainText('from elsewhere, told at the fish market');
+
+    await page.keyboard.press('b');
+    const beside = page.getByRole('dialog', { name: 'COGS.Q beside others of Machines' });
+    await expect(beside.getByRole('row').nth(1)).toContainText('COGS.Q');
+    await expect(beside.getByText('leads its industry')).toHaveCount(1);
+    await beside.getByRole('row').filter({ hasText: 'QMC.Q' }).getByRole('button', { name: 'Add' }).click();
+    await expect(beside.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('on the list');
+    await page.keyboard.press('Escape');
+    await expect(beside).toBeHidden();
+    await expect(page.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('typed in, beside COGS.Q');
+
+    await page.keyboard.press('g');
+    await page.keyboard.press('g');
+    await expect(page.getByRole('row').filter({ hasText: /^Machines\s*\d+ candidates?, led by \w+\.Q/ })).toHaveCount(1);
+    for (const times of ['kind of setup', 'none']) {
+        await page.keyboard.press('g');
+        await expect(page.getByRole('combobox', { name: 'Groups' })).toContainText(
+            times === 'none' ? 'No groups' : 'By kind of setup',
+        );
+    }
+    for (const symbol of ['QMC.Q', 'COGS.Q']) {
+        await page.getByRole('button', { name: `Take ${symbol} off the list` }).click();
+        await expect(page.getByRole('row').filter({ hasText: symbol })).toHaveCount(0);
+    }
+});
+
 test('a kind of setup is kept, put at another level, and its checklist judged and ticked', async () => {
     await open('WEIR');
     await page

@@ -108,7 +108,11 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('plan/candidates', [CandidateController::class, 'index']);
         Route::post('plan/candidates', [CandidateController::class, 'store']);
+        Route::post('plan/candidates/order', [CandidateController::class, 'order']);
         Route::patch('plan/candidates/{candidate}', [CandidateController::class, 'judge']);
+        Route::get('plan/candidates/{candidate}/beside', [CandidateController::class, 'beside']);
+        Route::patch('plan/candidates/{candidate}/side', [CandidateController::class, 'side']);
+        Route::patch('plan/candidates/{candidate}/source', [CandidateController::class, 'source']);
         Route::post('plan/candidates/{candidate}/move', [CandidateController::class, 'move']);
         Route::delete('plan/candidates/{candidate}', [CandidateController::class, 'destroy']);
 

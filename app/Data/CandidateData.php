@@ -8,11 +8,13 @@ use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
 use App\Enums\Relation;
+use Watchpost\Core\Setups\Side;
 
 /** A candidate on the plan's working list; the verdict is what is said of one that is no trade. */
 final readonly class CandidateData
 {
     /**
+     * @param Side|null         $side     of its whole setup, or the one the author leans to
      * @param string            $from     where it came from, in words
      * @param string            $standing where price stands, in words
      * @param list<float>       $closes   of the last sessions
@@ -29,8 +31,11 @@ final readonly class CandidateData
         public string $verdict,
         public string $readers,
         public CandidateSource $source,
+        public string $sourceNote,
         public string $from,
         public string $theme,
+        public string $kindOfSetup,
+        public ?Side $side,
         public string $standing,
         public ?Relation $relation,
         public ?string $lastClose,

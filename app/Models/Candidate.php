@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\CandidateOrder;
 use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
@@ -12,6 +13,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Watchpost\Core\Setups\Side;
 
 /**
  * @property int            $id
@@ -29,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CandidateSource $source       where it came from
  * @property string         $source_note
  * @property string         $theme         with which others it belongs
+ * @property Side|null      $side          to which the author leans before there is a setup
  * @property int|null       $carried_id    what published setup it takes up
  * @property Relation|null  $relation      how
  * @property PublishedSetup|null $carried
@@ -46,7 +49,7 @@ class Candidate extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'either_or' => 'boolean', 'relation' => Relation::class, 'source' => CandidateSource::class];
+        return ['state' => CandidateState::class, 'no_trade' => NoTrade::class, 'either_or' => 'boolean', 'relation' => Relation::class, 'source' => CandidateSource::class, 'side' => Side::class];
     }
 
     /** @return BelongsTo<Plan, $this> */
@@ -71,6 +74,28 @@ class Candidate extends Model
     public function carried(): BelongsTo
     {
         return $this->belongsTo(PublishedSetup::class, 'carried_id');
+    }
+
+    /** Its side: that of its setup once there is a whole one, or else the one the author leans to; null for both or neither. */
+    public function leansTo(): ?Side
+    {
+        $sides = $this->setups->filter(static fn (Setup $setup): bool => $setup->draft()->isComplete())->map(static fn (Setup $setup): string => $setup->side->value)->unique();
+
+        return match ($sides->count()) {
+            0 => $this->side,
+            1 => Side::from((string) $sides->first()),
+            default => null,
+        };
+    }
+
+    /** The name of the group it belongs to; empty for none. */
+    public function groupBy(CandidateOrder $by): string
+    {
+        return match ($by) {
+            CandidateOrder::Theme => $this->theme,
+            CandidateOrder::Group => $this->instrument->group,
+            CandidateOrder::Kind => $this->setups->first()->kind->name ?? '',
+        };
     }
 
     /** Whether it only tells again what is published already, and needs no setup of its own. */

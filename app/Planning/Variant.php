@@ -28,7 +28,9 @@ final readonly class Variant
 
     public function draft(): Draft
     {
-        return $this->setup()?->draft() ?? Draft::blank(self::USUAL_GOOD_FOR);
+        $blank = Draft::blank(self::USUAL_GOOD_FOR);
+
+        return $this->setup()?->draft() ?? $blank->turned($this->candidate->side ?? $blank->side);
     }
 
     /**

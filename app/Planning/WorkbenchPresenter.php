@@ -5,19 +5,14 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Clock\TimeLabel;
-use App\Data\CandidateData;
-use App\Data\CandidateLinkData;
 use App\Data\ChoiceData;
 use App\Data\DraftData;
-use App\Data\InstrumentData;
 use App\Data\PlanData;
 use App\Data\ReadingNoteData;
 use App\Data\RetiredLevelData;
 use App\Data\SetupKindData;
-use App\Data\VariantData;
 use App\Data\VariantOfferData;
 use App\Data\WorkbenchData;
-use App\Enums\CandidateState;
 use App\Enums\PlanKind;
 use App\Levels\CrossChecks;
 use App\Levels\LevelReader;
@@ -27,9 +22,7 @@ use App\Market\ChartBuilder;
 use App\Models\Candidate;
 use App\Models\Level;
 use App\Models\Plan;
-use App\Models\Setup;
 use App\Models\SetupKind;
-use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Levels\LevelInput;
 use Watchpost\Core\Market\ExchangeCalendar;
 use Watchpost\Core\Market\Series;
@@ -38,13 +31,9 @@ use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Setups\Draft;
 use Watchpost\Core\Setups\VariantKind;
 
-/** Shows a plan, its candidates and the workbench of one of them. */
+/** Shows a plan and the workbench of one of its candidates. */
 final readonly class WorkbenchPresenter
 {
-    private const SHORT_SERIES = 30;
-    /** ATR within which price is near. */
-    private const NEAR = 0.5;
-
     public function __construct(
         private ChartBuilder $charts,
         private ExchangeCalendar $calendar,
@@ -55,6 +44,7 @@ final readonly class WorkbenchPresenter
         private CrossChecks $checks,
         private LadderPresenter $ladder,
         private PlanDates $dates,
+        private CandidatePresenter $candidates,
     ) {
     }
 
@@ -81,22 +71,6 @@ final readonly class WorkbenchPresenter
         );
     }
 
-    /** @return list<CandidateData> */
-    public function candidates(Plan $plan): array
-    {
-        return array_values($plan->candidates()->with(['instrument', 'setups'])->get()
-            ->map(fn (Candidate $candidate): CandidateData => $this->candidate($candidate, $plan, $this->charts->series($candidate->instrument, self::SHORT_SERIES)))
-            ->all());
-    }
-
-    /** @return list<CandidateLinkData> */
-    public function links(Plan $plan): array
-    {
-        return array_values($plan->candidates()->with(['instrument', 'setups'])->get()
-            ->map(fn (Candidate $candidate): CandidateLinkData => new CandidateLinkData($candidate->id, $candidate->instrument->symbol, $candidate->state, $this->setupNote($candidate)))
-            ->all());
-    }
-
     /**
      * @param TimeFrame   $shown the chart in view: a smaller one brings its own zones and lines
      * @param string|null $asOf  the evening of the cross-check, if it is an earlier one
@@ -112,7 +86,7 @@ final readonly class WorkbenchPresenter
         $own = $input === null ? [] : $this->levels->readAll($levels->reject->isRetired(), $input);
 
         return new WorkbenchData(
-            $this->candidate($candidate, $plan, $series),
+            $this->candidates->one($candidate, $plan, $series),
             $input === null ? [] : $this->ladder->rows($draft, $own, $this->checks->of($candidate->instrument, $plan->author, $shown, $asOf), $input),
             $series->count() === 0 ? [] : [...$series->session, $this->nextSession($candidate, $series)],
             array_values($levels->filter->isRetired()->sortByDesc('retired_at')->map(fn (Level $level): RetiredLevelData => new RetiredLevelData(
@@ -152,72 +126,5 @@ final readonly class WorkbenchPresenter
         $close = $calendar->session($series->session[$series->count() - 1])->close ?? $series->start[$series->count() - 1];
 
         return $calendar->opening($close)->date;
-    }
-
-    private function candidate(Candidate $candidate, Plan $plan, Series $series): CandidateData
-    {
-        $close = $series->lastClose();
-        $before = $series->close[$series->count() - 2] ?? null;
-        /** @var list<int> $prices of the levels in use */
-        $prices = $plan->levelsOn($candidate->instrument_id)->alive()->pluck('price')->all();
-        $wouldChange = $candidate->would_change === null ? null : $series->grid->format($candidate->would_change);
-
-        return new CandidateData(
-            $candidate->id,
-            InstrumentData::of($candidate->instrument),
-            $candidate->state,
-            $candidate->reason,
-            $candidate->no_trade,
-            $wouldChange,
-            $candidate->state === CandidateState::Passed ? $candidate->no_trade->sentence($candidate->reason, $wouldChange) : '',
-            $candidate->readers,
-            $candidate->source,
-            $candidate->source->label().($candidate->source_note === '' ? '' : ", {$candidate->source_note}"),
-            $candidate->theme,
-            $close === null ? '' : $this->standing($candidate, $prices, $close, $this->charts->atr($series)),
-            $candidate->relation,
-            $close === null ? null : $series->grid->format($close),
-            $close === null || $before === null ? null : Distance::from($close, $before, null)->percent,
-            count($prices),
-            array_map($series->grid->toFloat(...), array_slice($series->close, -self::SHORT_SERIES)),
-            array_map($series->grid->toFloat(...), $prices),
-            $this->setupNote($candidate),
-            array_values($candidate->setups->map(fn (Setup $setup): VariantData => $this->setups->variant($candidate, $plan, $setup, $series->grid, $close))->all()),
-        );
-    }
-
-    /**
-     * Where price stands: at the entry that is planned, or among the levels that are marked.
-     *
-     * @param list<int> $levels in units
-     */
-    private function standing(Candidate $candidate, array $levels, int $close, ?float $atr): string
-    {
-        if ($candidate->state === CandidateState::Passed) {
-            return 'not interested';
-        }
-        if ($candidate->stillStands()) {
-            return $candidate->relation?->words() ?? '';
-        }
-        $entries = array_values(array_filter($candidate->setups->map(static fn (Setup $setup): ?int => $setup->draft()->entryPrice())->all(), static fn (?int $price): bool => $price !== null));
-        $near = static fn (array $prices): ?float => $prices === [] || $atr === null || $atr <= 0.0 ? null : min(array_map(static fn (int $price): float => abs($price - $close) / $atr, $prices));
-        $entry = $near($entries);
-        $level = $near($levels);
-
-        return match (true) {
-            $entry !== null => ($entry <= self::NEAR ? 'near' : 'not yet').', entry '.number_format($entry, 1).' ATR away',
-            $level === null => '',
-            default => $level <= self::NEAR ? 'near a level' : 'between levels',
-        };
-    }
-
-    private function setupNote(Candidate $candidate): string
-    {
-        return match (true) {
-            $candidate->state === CandidateState::Passed => 'passed',
-            $candidate->setups->isEmpty() => 'no setup yet',
-            ! $candidate->isPlanned() => 'setup begun',
-            default => 'planned',
-        };
     }
 }

@@ -35,6 +35,7 @@ final readonly class CandidateFacts
     private const YEAR = 252;
     private const PERIOD = 20;
     private const BARS = 420;
+    private const USUAL = ['Usual range', 'Volume', 'Turnover'];
     private const KEPT_FOR = 86_400;
     private const TREND = [TimeFrame::Hour, TimeFrame::Day, TimeFrame::Week, TimeFrame::Month];
 
@@ -57,6 +58,16 @@ final readonly class CandidateFacts
 
         /** @var list<CandidateFactData> */
         return $this->cache->remember($key, self::KEPT_FOR, fn (): array => $this->read($instrument, $limits, $order));
+    }
+
+    /**
+     * The fewest: what a session usually does, and whatever is beyond the author's limits.
+     *
+     * @return list<CandidateFactData>
+     */
+    public function brief(Instrument $instrument, User $author): array
+    {
+        return array_values(array_filter($this->of($instrument, $author), static fn (CandidateFactData $fact): bool => $fact->caution !== '' || in_array($fact->label, self::USUAL, true)));
     }
 
     /**

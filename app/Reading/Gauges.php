@@ -77,7 +77,7 @@ final readonly class Gauges
             $this->crossing($series, $order, $lines),
             $above,
             $below,
-            $leading === null ? null : $this->correlation($series, $leading),
+            $leading === null ? null : Correlation::last($series, $leading, self::CORRELATED),
             array_slice($closes, -self::SPARK),
         );
     }
@@ -121,17 +121,6 @@ final readonly class Gauges
         }
 
         return $words;
-    }
-
-    private function correlation(Series $series, Series $leading): ?float
-    {
-        $x = $series->closesBy($series->session);
-        $y = $leading->closesBy($leading->session);
-        $dates = array_keys(array_intersect_key($x, $y));
-        $on = static fn (array $column): array => array_map(static fn (string $date): float => $column[$date], $dates);
-        $values = Correlation::of($on($x), $on($y), self::CORRELATED);
-
-        return $values === [] ? null : $values[count($values) - 1];
     }
 
     /**

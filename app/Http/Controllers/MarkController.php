@@ -17,10 +17,10 @@ use App\Http\Requests\ReadingNoteRequest;
 use App\Market\ChartBuilder;
 use App\Market\ChartSettings;
 use App\Models\Candidate;
+use App\Planning\CandidatePresenter;
 use App\Planning\ChartViews;
 use App\Planning\CurrentPlan;
 use App\Planning\Workbench;
-use App\Planning\WorkbenchPresenter;
 use App\Reading\CandidateFacts;
 use App\Reading\Limits;
 use Illuminate\Http\JsonResponse;
@@ -39,7 +39,7 @@ final class MarkController extends Controller
     /** Of a chart beside, or one in the strip. */
     private const STRIP_BARS = 60;
 
-    public function __construct(private readonly ChartBuilder $charts, private readonly WorkbenchPresenter $presenter, private readonly Workbench $bench)
+    public function __construct(private readonly ChartBuilder $charts, private readonly CandidatePresenter $candidates, private readonly Workbench $bench)
     {
     }
 
@@ -67,7 +67,7 @@ final class MarkController extends Controller
         $settings = ChartSettings::of($author);
 
         return Inertia::render('MarkAndPlan', [
-            'links' => fn () => $this->presenter->links($candidate->plan),
+            'links' => fn () => $this->candidates->links($candidate->plan),
             'chart' => fn () => $this->charts->chart($candidate->instrument, $bars, $settings, $shown),
             'larger' => fn () => $larger === null || ! $shown->isFinerThan($larger) ? null : $this->charts->chart($candidate->instrument, self::STRIP_BARS, $settings->bare(), $larger),
             'view' => fn () => $view,

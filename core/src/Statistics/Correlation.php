@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Watchpost\Core\Statistics;
 
 use Watchpost\Core\Indicators\Period;
+use Watchpost\Core\Market\Series;
 
 /** How two series move together. */
 final class Correlation
@@ -33,6 +34,18 @@ final class Correlation
         }
 
         return $out;
+    }
+
+    /** As of the last date that two series have in common. */
+    public static function last(Series $a, Series $b, int $period): ?float
+    {
+        $x = $a->closesBy($a->session);
+        $y = $b->closesBy($b->session);
+        $dates = array_slice(array_keys(array_intersect_key($x, $y)), -$period - 1);
+        $on = static fn (array $column): array => array_map(static fn (string $date): float => $column[$date], $dates);
+        $values = self::of($on($x), $on($y), $period);
+
+        return $values === [] ? null : $values[count($values) - 1];
     }
 
     /**

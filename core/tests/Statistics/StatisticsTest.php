@@ -8,6 +8,10 @@ use PHPUnit\Framework\TestCase;
 use Watchpost\Core\Indicators\Ema;
 use Watchpost\Core\Indicators\Sma;
 use Watchpost\Core\Indicators\Stack;
+use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Statistics\Correlation;
 use Watchpost\Core\Statistics\Interval;
 use Watchpost\Core\Statistics\Seasonality;
@@ -36,6 +40,20 @@ final class StatisticsTest extends TestCase
         self::assertEqualsWithDelta(-1.0, Correlation::of($a, $opposite, 4)[4], 1e-12);
         self::assertSame([null, null, null], array_slice(Correlation::of($a, $b, 3), 0, 3));
         self::assertNull(Correlation::of($a, [5.0, 5.0, 5.0, 5.0, 5.0], 3)[4], 'one that does not move has none');
+    }
+
+    public function testTwoSeriesAreComparedOnTheDatesTheyHaveInCommon(): void
+    {
+        $series = static fn (array $closes): Series => Series::of(new PriceGrid(2), TimeFrame::Day, array_map(
+            static fn (string $date, int $close): Bar => new Bar((int) strtotime($date), (int) strtotime($date) + 1, $date, $close, $close, $close, $close, 1),
+            array_keys($closes),
+            $closes,
+        ));
+        $a = $series(['2026-10-12' => 5_000, '2026-10-13' => 10_000, '2026-10-14' => 11_000, '2026-10-16' => 9_900]);
+        $b = $series(['2026-10-13' => 2_000, '2026-10-14' => 2_200, '2026-10-15' => 4_000, '2026-10-16' => 1_980]);
+
+        self::assertEqualsWithDelta(1.0, Correlation::last($a, $b, 2), 1e-9);
+        self::assertNull(Correlation::last($a, $b, 3), 'they have three dates in common: two returns');
     }
 
     public function testMonthsAreCountedOverTheYears(): void

@@ -11,6 +11,9 @@ import { useToast } from 'primevue/usetoast';
 import { computed, nextTick, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import AskedFor from '@/components/AskedFor.vue';
+import BesideDialog from '@/components/BesideDialog.vue';
+import FactWords from '@/components/FactWords.vue';
+import NoteDialog from '@/components/NoteDialog.vue';
 import PlanBar from '@/components/PlanBar.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
@@ -20,9 +23,26 @@ import { useShortcuts } from '@/lib/keys';
 import { readers } from '@/lib/tiers';
 import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
-import type { CandidateData, CandidateState, InstrumentData, PlanData, RequestData } from '@/types/data';
+import type {
+    CandidateData,
+    CandidateFactData,
+    CandidateState,
+    InstrumentData,
+    PeerData,
+    PlanData,
+    RequestData,
+    Side,
+} from '@/types/data';
 
-const props = defineProps<{ plan: PlanData; candidates: CandidateData[]; requests: RequestData[] }>();
+const props = defineProps<{
+    plan: PlanData;
+    candidates: CandidateData[];
+    requests: RequestData[];
+    /** By candidate; they come after the page. */
+    facts?: Record<number, CandidateFactData[]>;
+    /** Symbols by industry; they come after the page. */
+    leaders?: Record<string, string>;
+}>();
 
 const page = usePage();
 const toast = useToast();
@@ -49,8 +69,10 @@ const tiers = computed(() => readers(page.props.tiers));
 const counts = computed(() => {
     const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
     const sides = (side: string): number =>
-        props.candidates.filter((one) => one.state === 'kept' && one.variants.some((variant) => variant.strip?.side === side))
-            .length;
+        props.candidates.filter(
+            (one) =>
+                one.state !== 'passed' && (one.side === side || one.variants.some((variant) => variant.strip?.side === side)),
+        ).length;
     const [long, short] = [sides('long'), sides('short')];
     return `${count('kept')} kept, ${count('passed')} passed, ${count('new')} undecided${long + short > 0 ? `; ${long} long, ${short} short` : ''}`;
 });
@@ -184,21 +206,69 @@ function onChosen(run: (candidate: CandidateData) => void): () => void {
 }
 
 const requestsOpen = ref(false);
-const theming = ref<CandidateData | null>(null);
-const theme = ref('');
+const theming = ref(false);
+const sourcing = ref(false);
+const beside = ref<CandidateData | null>(null);
 const themes = computed(() => [...new Set(props.candidates.map((one) => one.theme).filter((one) => one !== ''))]);
 
-function askTheme(candidate: CandidateData): void {
-    theming.value = candidate;
-    theme.value = candidate.theme;
+function change(candidate: CandidateData, what: 'side' | 'source', data: { side: Side | null } | { note: string }): void {
+    router.patch(`/plan/candidates/${candidate.id}/${what}`, data, {
+        preserveScroll: true,
+        preserveState: true,
+        onError: (errors) =>
+            toast.add({ severity: 'warn', summary: Object.values(errors)[0] ?? 'It could not be changed.', life: 6000 }),
+    });
 }
 
-function keepTheme(): void {
-    const candidate = theming.value;
-    theming.value = null;
-    if (candidate !== null && theme.value.trim() !== candidate.theme) {
-        judge(candidate, { theme: theme.value });
+/** The side leaned to; the same key again leaves it open. */
+function lean(candidate: CandidateData, side: Side): void {
+    change(candidate, 'side', { side: candidate.side === side ? null : side });
+}
+
+function addBeside(peer: PeerData): void {
+    const from = beside.value;
+    router.post(
+        '/plan/candidates',
+        { instrument: peer.instrumentId, note: `beside ${from?.instrument.symbol ?? ''}` },
+        { preserveScroll: true, preserveState: true },
+    );
+}
+
+type Order = 'theme' | 'group' | 'kind';
+const GROUPS = 'watchpost-candidate-groups';
+const together = ref<Order | 'none'>((localStorage.getItem(GROUPS) as Order | null) ?? 'none');
+const orders: { value: Order | 'none'; label: string }[] = [
+    { value: 'none', label: 'No groups' },
+    { value: 'theme', label: 'By theme' },
+    { value: 'group', label: 'By industry' },
+    { value: 'kind', label: 'By kind of setup' },
+];
+
+function bringTogether(by: Order | 'none'): void {
+    together.value = by;
+    localStorage.setItem(GROUPS, by);
+    if (by !== 'none') {
+        router.post('/plan/candidates/order', { by }, { preserveScroll: true, preserveState: true });
     }
+}
+
+function nextGroups(): void {
+    const at = orders.findIndex((one) => one.value === together.value);
+    bringTogether(orders[(at + 1) % orders.length]?.value ?? 'none');
+}
+
+function groupOf(candidate: CandidateData): string {
+    const of = { none: '', theme: candidate.theme, group: candidate.instrument.group, kind: candidate.kindOfSetup };
+    return of[together.value] || { none: '', theme: 'No theme', group: 'No industry', kind: 'No kind yet' }[together.value];
+}
+
+/** The table groups by a field of its rows. */
+const rows = computed(() => props.candidates.map((one) => ({ ...one, together: groupOf(one) })));
+
+function groupWords(name: string): string {
+    const count = props.candidates.filter((one) => groupOf(one) === name).length;
+    const leader = together.value === 'group' ? props.leaders?.[name] : undefined;
+    return `${count} ${count === 1 ? 'candidate' : 'candidates'}${leader === undefined ? '' : `, led by ${leader} over 60 sessions`}`;
 }
 
 const { travel, undoKeys } = useUndo();
@@ -209,7 +279,12 @@ useShortcuts([
     { keys: 'ArrowUp', does: 'candidate before', run: () => choose(-1) },
     { keys: 'k', does: 'keep it', run: onChosen(keep) },
     { keys: 'p', does: 'pass it, with the reason', run: onChosen(askPass) },
-    { keys: 't', does: 'put it into a theme', run: onChosen(askTheme) },
+    { keys: 'l', does: 'long, before there is a setup', run: onChosen((one) => lean(one, 'long')) },
+    { keys: 's', does: 'short, before there is a setup', run: onChosen((one) => lean(one, 'short')) },
+    { keys: 'b', does: 'beside others of its industry', run: onChosen((one) => (beside.value = one)) },
+    { keys: 't', does: 'put it into a theme', run: onChosen(() => (theming.value = true)) },
+    { keys: 'n', does: 'note where it comes from', run: onChosen(() => (sourcing.value = true)) },
+    { keys: 'g', does: 'bring groups together: theme, industry, kind of setup', run: nextGroups },
     { keys: 'r', does: 'what readers ask for', run: () => (requestsOpen.value = true) },
     { keys: 'Alt+ArrowUp', does: 'move it up', run: onChosen((one) => moveTo(one, place.value - 1)) },
     { keys: 'Alt+ArrowDown', does: 'move it down', run: onChosen((one) => moveTo(one, place.value + 1)) },
@@ -255,6 +330,16 @@ useShortcuts([
                     <Button v-if="requests.length > 0" size="small" severity="secondary" outlined @click="requestsOpen = true">
                         {{ requests.length }} asked for <kbd>r</kbd>
                     </Button>
+                    <Select
+                        :model-value="together"
+                        :options="orders"
+                        option-label="label"
+                        option-value="value"
+                        size="small"
+                        aria-label="Groups"
+                        class="groups"
+                        @update:model-value="bringTogether($event)"
+                    />
                     <PlanBar :plan="plan" />
                     <UndoButtons :undo="plan.undo" :redo="plan.redo" @travel="travel" />
                 </div>
@@ -269,31 +354,33 @@ useShortcuts([
             </div>
             <DataTable
                 v-else
-                :value="candidates"
+                :value="rows"
                 data-key="id"
                 size="small"
                 :row-class="(row: CandidateData) => [row.state, { chosen: row.id === chosenId }]"
+                :row-group-mode="together === 'none' ? undefined : 'subheader'"
+                :group-rows-by="together === 'none' ? undefined : 'together'"
                 @row-click="chosenId = ($event.data as CandidateData).id"
                 @row-dblclick="router.visit(`/plan/mark/${($event.data as CandidateData).id}`)"
                 @row-reorder="dropped"
             >
+                <template #groupheader="{ data }: { data: CandidateData }">
+                    <strong>{{ groupOf(data) }}</strong> <span class="muted">{{ groupWords(groupOf(data)) }}</span>
+                </template>
                 <Column row-reorder header-style="width: 36px" :reorderable-column="false">
                     <template #header><span class="visually-hidden">Order</span></template>
                 </Column>
                 <Column header="Symbol">
                     <template #body="{ data }: { data: CandidateData }">
                         <Link :href="`/plan/mark/${data.id}`" class="symbol">{{ data.instrument.symbol }}</Link>
+                        <span class="kind">{{ data.instrument.kind }}</span>
                         <span class="name">{{ data.instrument.name }}</span>
+                        <span v-if="together !== 'group'" class="name">{{ data.instrument.group }}</span>
                         <span v-if="data.source !== 'typed'" class="name">{{ data.from }}</span>
                     </template>
                 </Column>
                 <Column v-if="themes.length > 0" header="Theme">
                     <template #body="{ data }: { data: CandidateData }">{{ data.theme }}</template>
-                </Column>
-                <Column header="Kind">
-                    <template #body="{ data }: { data: CandidateData }">
-                        {{ data.instrument.kind }}<span class="name">{{ data.instrument.group }}</span>
-                    </template>
                 </Column>
                 <Column header="30 sessions">
                     <template #body="{ data }: { data: CandidateData }">
@@ -310,6 +397,11 @@ useShortcuts([
                 <Column header="Last" body-class="num" header-class="num-head">
                     <template #body="{ data }: { data: CandidateData }">
                         {{ data.lastClose }}<span class="name">{{ data.change === null ? '' : `${signed(data.change)} %` }}</span>
+                    </template>
+                </Column>
+                <Column header="Facts" header-style="width: 20%">
+                    <template #body="{ data }: { data: CandidateData }">
+                        <FactWords v-if="facts?.[data.id]" :facts="facts[data.id] ?? []" />
                     </template>
                 </Column>
                 <Column header="Decision">
@@ -335,7 +427,7 @@ useShortcuts([
                         </div>
                     </template>
                 </Column>
-                <Column header="Setup" header-style="width: 38%">
+                <Column header="Setup" header-style="width: 29%">
                     <template #body="{ data }: { data: CandidateData }">
                         <span v-if="data.state === 'passed'" class="reason">{{ data.verdict }}</span>
                         <template v-else-if="data.variants.some((one) => one.strip !== null)">
@@ -343,11 +435,13 @@ useShortcuts([
                                 <RStrip v-if="one.strip" :strip="one.strip" :width="130" />
                                 <span v-else class="muted">not complete yet</span>
                                 <span class="sentence" :title="one.sentence ?? ''">{{
-                                    data.variants.length === 1 ? one.sentence : `${one.name}: ${one.short ?? ''}`
+                                    data.variants.length === 1 ? one.short : `${one.name}: ${one.short ?? ''}`
                                 }}</span>
                             </div>
+                            <span v-if="data.standing !== ''" class="name">{{ data.standing }}</span>
                         </template>
                         <span v-else class="muted"
+                            ><strong v-if="data.side !== null" :class="data.side">{{ data.side }}, </strong
                             >{{ data.standing || data.setupNote
                             }}{{ data.levelCount > 0 ? `, ${data.levelCount} levels marked` : '' }}</span
                         >
@@ -412,22 +506,28 @@ useShortcuts([
             </form>
         </Dialog>
         <AskedFor v-model:visible="requestsOpen" :requests="requests" />
-        <Dialog
-            :visible="theming !== null"
-            modal
-            :header="`The theme of ${theming?.instrument.symbol ?? ''}`"
-            :style="{ width: '360px' }"
-            @update:visible="theming = null"
+        <NoteDialog
+            v-model:visible="theming"
+            :header="`The theme of ${chosen?.instrument.symbol ?? ''}`"
+            label="Theme"
+            :text="chosen?.theme ?? ''"
+            :most="60"
+            :known="themes"
+            @keep="chosen && judge(chosen, { theme: $event })"
         >
-            <form class="dialog-form" @submit.prevent="keepTheme">
-                <InputText v-model="theme" size="small" maxlength="60" autofocus list="themes" aria-label="Theme" fluid />
-                <datalist id="themes">
-                    <option v-for="one in themes" :key="one" :value="one"></option>
-                </datalist>
-                <p class="muted">Those of one theme, one after the other, stand under its name in the edition.</p>
-                <Button type="submit" label="Keep" size="small" />
-            </form>
-        </Dialog>
+            Those of one theme, one after the other, stand under its name in the edition.
+        </NoteDialog>
+        <NoteDialog
+            v-model:visible="sourcing"
+            :header="`Where ${chosen?.instrument.symbol ?? ''} comes from`"
+            label="Where it comes from"
+            :text="chosen?.sourceNote ?? ''"
+            :most="120"
+            @keep="chosen && change(chosen, 'source', { note: $event })"
+        >
+            For an idea that is not your own: who told it, and where. Empty for one of your own.
+        </NoteDialog>
+        <BesideDialog :candidate="beside" @close="beside = null" @add="addBeside" />
     </AppShell>
 </template>
 
@@ -447,8 +547,18 @@ useShortcuts([
     align-items: center;
     gap: 8px;
 }
+.add {
+    flex: none;
+}
+.add label,
+.add :deep(button) {
+    white-space: nowrap;
+}
 .add label {
     font-weight: 600;
+}
+.add :deep(.p-autocomplete-input) {
+    width: 150px;
 }
 .option {
     display: inline-flex;
@@ -461,15 +571,35 @@ useShortcuts([
     line-height: 22px;
 }
 .symbol {
-    display: block;
+    margin-right: 6px;
     font-weight: 650;
     text-decoration: none;
+}
+.kind {
+    font-size: 13px;
+    color: var(--ink-3);
+}
+.long {
+    color: var(--long);
+}
+.short {
+    color: var(--short);
+}
+.groups {
+    width: 128px;
 }
 .name {
     display: block;
     font-size: 13px;
     line-height: 16px;
     color: var(--ink-3);
+}
+/* it spans one column less than there are */
+:deep(.p-datatable-row-group-header) {
+    background: var(--sheet);
+}
+.top .muted {
+    text-wrap: balance;
 }
 :deep(.num) {
     text-align: right;

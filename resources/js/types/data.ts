@@ -145,8 +145,11 @@ export interface CandidateData {
     verdict: string;
     readers: string;
     source: CandidateSource;
+    sourceNote: string;
     from: string;
     theme: string;
+    kindOfSetup: string;
+    side: Side | null;
     standing: string;
     relation: Relation | null;
     lastClose: string | null;
@@ -883,6 +886,23 @@ export interface PayoffPointData {
     value: number;
     gain: number;
     told: string;
+}
+
+export interface PeerData {
+    instrumentId: number;
+    symbol: string;
+    name: string;
+    kind: string;
+    isChosen: boolean;
+    leads: boolean;
+    standsIn: boolean;
+    onList: boolean;
+    last: string | null;
+    change: string | null;
+    risen: number | null;
+    correlation: number | null;
+    facts: CandidateFactData[];
+    closes: number[];
 }
 
 export interface PersonData {
