@@ -60,10 +60,10 @@ test('candidates are led, leaned, brought together and compared by key', async (
     await page.goto('/plan/candidates');
     await page.getByRole('heading', { level: 1 }).click();
     await page.keyboard.press('a');
-    await page.keyboard.type('COGS.Q');
-    await expect(page.getByRole('option', { name: /COGS\.Q/ })).toBeVisible();
+    await page.keyboard.type('RAMP.Q');
+    await expect(page.getByRole('option', { name: /RAMP\.Q/ })).toBeVisible();
     await page.keyboard.press('Enter');
-    const cogs = page.getByRole('row').filter({ hasText: 'COGS.Q' });
+    const cogs = page.getByRole('row').filter({ hasText: 'RAMP.Q' });
     await expect(cogs).toContainText(/range [\d.]+ %/);
     await page.getByRole('heading', { level: 1 }).click();
     await cogs.locator('td').nth(2).click();
@@ -76,14 +76,14 @@ test('candidates are led, leaned, brought together and compared by key', async (
     await expect(cogs).toContainText('from elsewhere, told at the fish market');
 
     await page.keyboard.press('b');
-    const beside = page.getByRole('dialog', { name: 'COGS.Q beside others of Machines' });
-    await expect(beside.getByRole('row').nth(1)).toContainText('COGS.Q');
+    const beside = page.getByRole('dialog', { name: 'RAMP.Q beside others of Machines' });
+    await expect(beside.getByRole('row').nth(1)).toContainText('RAMP.Q');
     await expect(beside.getByText('leads its industry')).toHaveCount(1);
     await beside.getByRole('row').filter({ hasText: 'QMC.Q' }).getByRole('button', { name: 'Add' }).click();
     await expect(beside.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('on the list');
     await page.keyboard.press('Escape');
     await expect(beside).toBeHidden();
-    await expect(page.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('typed in, beside COGS.Q');
+    await expect(page.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('typed in, beside RAMP.Q');
 
     await page.keyboard.press('g');
     await page.keyboard.press('g');
@@ -94,7 +94,7 @@ test('candidates are led, leaned, brought together and compared by key', async (
             times === 'none' ? 'No groups' : 'By kind of setup',
         );
     }
-    for (const symbol of ['QMC.Q', 'COGS.Q']) {
+    for (const symbol of ['QMC.Q', 'RAMP.Q']) {
         await page.getByRole('button', { name: `Take ${symbol} off the list` }).click();
         await expect(page.getByRole('row').filter({ hasText: symbol })).toHaveCount(0);
     }

@@ -7,6 +7,11 @@ namespace App\Data;
 /** The record in sums: realised and open apart, and every setup counted once. */
 final readonly class RecordTotalsData
 {
+    /**
+     * @param int    $managed         setups that an update has changed
+     * @param string $managedRealised in R, those as they were managed and all others as published
+     * @param string $managedOpen     likewise
+     */
     public function __construct(
         public int $published,
         public int $closed,
@@ -19,6 +24,9 @@ final readonly class RecordTotalsData
         public string $realised,
         public string $openR,
         public string $costs,
+        public int $managed,
+        public string $managedRealised,
+        public string $managedOpen,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Data\FollowedData;
 use App\Data\RecordRowData;
 use App\Data\RecordTotalsData;
 use App\Models\PublishedSetup;
@@ -76,6 +77,8 @@ final readonly class RecordPresenter
     public function totals(array $rows): RecordTotalsData
     {
         $count = static fn (OutcomeStatus $status): int => count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->status === $status));
+        $sum = static fn (callable $of): string => InR::sum(array_map(static fn (RecordRowData $row): ?string => $of($row->followed), $rows));
+
         return new RecordTotalsData(
             count($rows),
             $count(OutcomeStatus::Closed),
@@ -85,9 +88,12 @@ final readonly class RecordPresenter
             $count(OutcomeStatus::Cancelled),
             $count(OutcomeStatus::Void),
             count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->outcome->ambiguous)),
-            InR::sum(array_map(static fn (RecordRowData $row): ?string => $row->followed->outcome->rRealised, $rows)),
-            InR::sum(array_map(static fn (RecordRowData $row): ?string => $row->followed->outcome->rOpen, $rows)),
+            $sum(static fn (FollowedData $followed): ?string => $followed->outcome->rRealised),
+            $sum(static fn (FollowedData $followed): ?string => $followed->outcome->rOpen),
             $this->costs->label(),
+            count(array_filter($rows, static fn (RecordRowData $row): bool => $row->followed->managed !== null)),
+            $sum(static fn (FollowedData $followed): ?string => ($followed->managed ?? $followed->outcome)->rRealised),
+            $sum(static fn (FollowedData $followed): ?string => ($followed->managed ?? $followed->outcome)->rOpen),
         );
     }
 }

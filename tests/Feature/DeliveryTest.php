@@ -41,6 +41,18 @@ final class DeliveryTest extends TestCase
         self::assertSame(['sent', 'sent'], Delivery::query()->pluck('state')->map->value->all());
     }
 
+    public function testTheEditionTellsItsAuthorHowFarItHasReached(): void
+    {
+        $this->planned('OAKL.Q');
+        $this->publish();
+        Delivery::query()->firstOrFail()->update(['state' => DeliveryState::Queued]);
+
+        $this->actingAs($this->author)->get('/editions/1')->assertInertia(fn ($page) => $page->where('deliveries.total', 2)->where('deliveries.sent', 1)->where('deliveries.waiting', 1));
+        $this->actingAs($this->pilot)->get('/editions/1')->assertInertia(fn ($page) => $page->where('deliveries', null));
+        auth()->logout();
+        $this->get('/editions/1')->assertInertia(fn ($page) => $page->where('deliveries', null));
+    }
+
     public function testPublishedTwiceOrHandedOutAgainNothingGoesTwice(): void
     {
         $this->planned('OAKL.Q');

@@ -11,6 +11,8 @@ use App\Models\PublishedSetup;
 use App\Models\Update;
 use App\Publishing\Evidence;
 use App\Record\RecordPresenter;
+use App\Record\RecordPresenter;
+use App\Subscribers\Tiers;
 use App\Subscribers\Tiers;
 use Illuminate\Support\ViewErrorBag;
 use Illuminate\Testing\TestResponse;
@@ -53,6 +55,10 @@ final class UpdatesTest extends TestCase
         self::assertSame(["Stop moved to {$this->at(0.98)}", 'No risk left.', null], [$followed->updates[0]->what, $followed->updates[0]->text, $followed->updates[0]->noEffect]);
         self::assertContains('the stop was moved', array_map(static fn ($event): string => $event->what, $followed->managed->events ?? []));
         self::assertStringContainsString('21 Nov', $followed->updates[0]->when);
+
+        $record = app(RecordPresenter::class);
+        $totals = $record->totals($record->rows(app(Tiers::class)->whole()));
+        self::assertSame([1, '2.50', '0.00'], [$totals->managed, $totals->realised, $totals->managedRealised]);
     }
 
     public function testAPartTakenOffIsExitedAtTheNextOpen(): void

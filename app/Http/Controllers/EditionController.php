@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Clock\TimeLabel;
 use App\Data\AccountData;
 use App\Data\EditionLinkData;
+use App\Enums\DeliverySubject;
 use App\Enums\Role;
 use App\Models\Edition;
 use App\Models\Follow;
@@ -16,6 +17,7 @@ use App\Publishing\EditionPages;
 use App\Publishing\EditionPresenter;
 use App\Subscribers\ReadingRoom;
 use App\Subscribers\Requests;
+use App\Subscribers\SubscribersPresenter;
 use Illuminate\Http\Request;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -42,7 +44,7 @@ final class EditionController extends Controller
         ]);
     }
 
-    public function show(Request $request, Edition $edition, EditionPages $pages): Response
+    public function show(Request $request, Edition $edition, EditionPages $pages, SubscribersPresenter $subscribers): Response
     {
         $account = $this->account($request);
 
@@ -51,6 +53,7 @@ final class EditionController extends Controller
             // the words come first; on a phone they are there at once
             'charts' => Inertia::defer(fn () => (object) $pages->charts($edition, $this->reader($request))),
             'account' => $account === null ? null : AccountData::of($account),
+            'deliveries' => fn () => $request->user()?->can('keep-subscribers') === true ? $subscribers->of(DeliverySubject::Edition, $edition->id) : null,
             'follows' => fn () => $request->user() === null ? [] : $edition->publishedSetups()->whereIn('id', Follow::query()->where('user_id', $request->user()->getAuthIdentifier())->select('published_setup_id'))->pluck('key'),
         ]);
     }

@@ -206,6 +206,17 @@ function onChosen(run: (candidate: CandidateData) => void): () => void {
 }
 
 const requestsOpen = ref(false);
+// What comes after the page is left in place while a change has it read anew.
+const factsRead = ref<Record<number, CandidateFactData[]>>({});
+const leadersRead = ref<Record<string, string>>({});
+watch(
+    () => [props.facts, props.leaders] as const,
+    ([lateFacts, lateLeaders]) => {
+        factsRead.value = lateFacts ?? factsRead.value;
+        leadersRead.value = lateLeaders ?? leadersRead.value;
+    },
+    { immediate: true },
+);
 const theming = ref(false);
 const sourcing = ref(false);
 const beside = ref<CandidateData | null>(null);
@@ -267,7 +278,7 @@ const rows = computed(() => props.candidates.map((one) => ({ ...one, together: g
 
 function groupWords(name: string): string {
     const count = props.candidates.filter((one) => groupOf(one) === name).length;
-    const leader = together.value === 'group' ? props.leaders?.[name] : undefined;
+    const leader = together.value === 'group' ? leadersRead.value[name] : undefined;
     return `${count} ${count === 1 ? 'candidate' : 'candidates'}${leader === undefined ? '' : `, led by ${leader} over 60 sessions`}`;
 }
 
@@ -376,7 +387,7 @@ useShortcuts([
                         <span class="kind">{{ data.instrument.kind }}</span>
                         <span class="name">{{ data.instrument.name }}</span>
                         <span v-if="together !== 'group'" class="name">{{ data.instrument.group }}</span>
-                        <span v-if="data.source !== 'typed'" class="name">{{ data.from }}</span>
+                        <span v-if="data.source !== 'typed' || data.sourceNote !== ''" class="name">{{ data.from }}</span>
                     </template>
                 </Column>
                 <Column v-if="themes.length > 0" header="Theme">
@@ -401,7 +412,7 @@ useShortcuts([
                 </Column>
                 <Column header="Facts" header-style="width: 20%">
                     <template #body="{ data }: { data: CandidateData }">
-                        <FactWords v-if="facts?.[data.id]" :facts="facts[data.id] ?? []" />
+                        <FactWords v-if="factsRead[data.id]" :facts="factsRead[data.id] ?? []" />
                     </template>
                 </Column>
                 <Column header="Decision">

@@ -2,16 +2,20 @@
 import { Link, router, usePage } from '@inertiajs/vue3';
 import ToggleSwitch from 'primevue/toggleswitch';
 import { computed, ref } from 'vue';
+import { useLookAgain } from '@/lib/again';
 import { useShortcuts } from '@/lib/keys';
 import AppShell from '@/components/AppShell.vue';
 import EditionSheet from '@/components/EditionSheet.vue';
 import AccountForm from '@/components/AccountForm.vue';
-import type { AccountData, ChartData, EditionData } from '@/types/data';
+import DeliveryProgress from '@/components/DeliveryProgress.vue';
+import type { AccountData, ChartData, DeliveriesData, EditionData } from '@/types/data';
 
 const props = defineProps<{
     edition: EditionData;
     account: AccountData | null;
     follows: string[];
+    /** For those who publish it: how far it has reached its readers. */
+    deliveries: DeliveriesData | null;
     charts?: Record<string, ChartData>;
 }>();
 
@@ -27,6 +31,12 @@ const since = ref(true);
 const print = (): void => window.print();
 
 useShortcuts([{ keys: 'x', does: 'as published, or with what happened since', run: () => (since.value = !since.value) }]);
+
+useLookAgain(
+    () => props.deliveries,
+    () => (props.deliveries?.waiting ?? 0) > 0,
+    ['deliveries'],
+);
 
 function follow(key: string, on: boolean): void {
     router.post(
@@ -52,6 +62,9 @@ function follow(key: string, on: boolean): void {
                 </template>
             </span>
         </nav>
+        <div v-if="deliveries !== null" class="deliveries" role="status" aria-label="Deliveries">
+            <Link href="/subscribers">Delivered</Link> <DeliveryProgress :deliveries="deliveries" />
+        </div>
         <div class="switch">
             <ToggleSwitch v-model="since" input-id="since" />
             <label for="since">What happened since <kbd>x</kbd></label>
@@ -85,6 +98,21 @@ function follow(key: string, on: boolean): void {
     margin: 0 auto;
     padding: 0 40px 8px;
     font-size: 13px;
+}
+.deliveries {
+    display: grid;
+    grid-template-columns: auto auto minmax(80px, 1fr);
+    align-items: center;
+    gap: 2px 8px;
+    max-width: 880px;
+    margin: 0 auto;
+    padding: 0 40px 8px;
+    font-size: 13px;
+}
+.deliveries :deep(.fault) {
+    grid-column: 1 / -1;
+    margin: 0;
+    color: var(--stop);
 }
 .above span {
     display: flex;

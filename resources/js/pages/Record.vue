@@ -70,7 +70,7 @@ useShortcuts([
                     <h1>Record</h1>
                     <p class="muted">Every published setup, followed by the same rules to its end. {{ totals.costs }}</p>
                 </div>
-                <dl v-if="rows.length > 0" class="totals">
+                <dl v-if="rows.length > 0" class="totals" aria-label="As published">
                     <div>
                         <dt>published</dt>
                         <dd>{{ totals.published }}</dd>
@@ -109,6 +109,11 @@ useShortcuts([
                     </div>
                 </dl>
             </header>
+            <p v-if="totals.managed > 0" class="managed">
+                These sums are as published. As managed, with the updates of {{ totals.managed }}
+                {{ totals.managed === 1 ? 'setup' : 'setups' }}: realised <strong>{{ signed(totals.managedRealised) }} R</strong>,
+                still open <strong>{{ signed(totals.managedOpen) }} R</strong>.
+            </p>
 
             <div v-if="rows.length > 0 || cut" class="cuts">
                 <Select
@@ -244,6 +249,12 @@ useShortcuts([
 .variant {
     display: block;
     font-size: 12px;
+    color: var(--ink-2);
+}
+.managed {
+    margin: 0 0 10px;
+    text-align: right;
+    font-size: 13px;
     color: var(--ink-2);
 }
 .totals {

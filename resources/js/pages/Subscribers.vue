@@ -6,12 +6,13 @@ import DataTable from 'primevue/datatable';
 import Dialog from 'primevue/dialog';
 import InputNumber from 'primevue/inputnumber';
 import InputText from 'primevue/inputtext';
-import ProgressBar from 'primevue/progressbar';
 import Select from 'primevue/select';
 import { useConfirm } from 'primevue/useconfirm';
 import { useToast } from 'primevue/usetoast';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import AppShell from '@/components/AppShell.vue';
+import DeliveryProgress from '@/components/DeliveryProgress.vue';
+import { useLookAgain } from '@/lib/again';
 import { useShortcuts } from '@/lib/keys';
 import type { DeliveriesData, RosterReportData, Sees, SubscriberData, TierData } from '@/types/data';
 
@@ -107,20 +108,11 @@ function bringIn(event: Event): void {
     }
 }
 
-// while something is on its way, the page looks again
-const underWay = computed(() => props.deliveries.some((one) => one.waiting > 0));
-let timer: ReturnType<typeof setTimeout> | undefined;
-watch(
-    () => [underWay.value, props.deliveries],
-    () => {
-        clearTimeout(timer);
-        if (underWay.value) {
-            timer = setTimeout(() => router.reload({ only: ['deliveries'] }), 1000);
-        }
-    },
-    { immediate: true },
+useLookAgain(
+    () => props.deliveries,
+    () => props.deliveries.some((one) => one.waiting > 0),
+    ['deliveries'],
 );
-onBeforeUnmount(() => clearTimeout(timer));
 
 useShortcuts([
     { keys: 'i', does: 'invite someone', run: beginInvitation },
@@ -285,24 +277,7 @@ useShortcuts([
                         </p>
                         <div v-for="one in deliveries" :key="one.title" class="delivery">
                             <Link :href="one.path">{{ one.title }}</Link>
-                            <span>{{ one.sent }} of {{ one.total }} arrived</span>
-                            <ProgressBar
-                                v-if="one.waiting > 0"
-                                :value="Math.round((100 * one.sent) / one.total)"
-                                :show-value="false"
-                            />
-                            <p v-for="fault in one.failed" :key="fault.id" class="fault">
-                                {{ fault.to }}, {{ fault.channel }}, {{ fault.attempts }}
-                                {{ fault.attempts === 1 ? 'attempt' : 'attempts' }}:
-                                {{ fault.error }}
-                                <Button
-                                    v-if="!fault.error.startsWith('will be')"
-                                    label="Try again"
-                                    text
-                                    size="small"
-                                    @click="router.post(`/subscribers/deliveries/${fault.id}`, {}, { preserveScroll: true })"
-                                />
-                            </p>
+                            <DeliveryProgress :deliveries="one" />
                         </div>
                     </section>
                 </aside>
@@ -457,11 +432,11 @@ aside {
     padding: 6px 0;
     border-top: 1px solid var(--hair);
 }
-.delivery .fault,
+.delivery :deep(.fault),
 .delivery :deep(.p-progressbar) {
     grid-column: 1 / -1;
 }
-.delivery .fault {
+.delivery :deep(.fault) {
     font-size: 13px;
     line-height: 18px;
 }

@@ -1033,6 +1033,9 @@ export interface RecordTotalsData {
     realised: string;
     openR: string;
     costs: string;
+    managed: number;
+    managedRealised: string;
+    managedOpen: string;
 }
 
 export interface ReferenceData {
