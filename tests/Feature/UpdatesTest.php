@@ -11,8 +11,6 @@ use App\Models\PublishedSetup;
 use App\Models\Update;
 use App\Publishing\Evidence;
 use App\Record\RecordPresenter;
-use App\Record\RecordPresenter;
-use App\Subscribers\Tiers;
 use App\Subscribers\Tiers;
 use Illuminate\Support\ViewErrorBag;
 use Illuminate\Testing\TestResponse;
