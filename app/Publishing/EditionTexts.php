@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Data\EditionTextData;
 use App\Enums\PartRole;
+use App\Enums\Sees;
 use App\Subscribers\Reader;
 use App\Subscribers\Tiers;
 use Illuminate\Support\Str;
@@ -33,7 +34,8 @@ final readonly class EditionTexts
         $publishedAt = (int) strtotime($document['published_at']);
         $texts = [];
         foreach ($document['parts'] ?? [] as $part) {
-            if ($reader->readsAll($part['readers'], $publishedAt) || $part['role'] !== PartRole::Text->value) {
+            // a text is read whole or not at all, so those who see only headlines of a setup read it too
+            if ($reader->sees($part['readers'], $publishedAt) !== Sees::Nothing || $part['role'] !== PartRole::Text->value) {
                 $markdown = $this->markdown($document, $part, $reader);
                 $texts[] = new EditionTextData(PartRole::from($part['role']), $part['title'], $part['place'], $markdown, self::html($markdown, $pictures));
             }

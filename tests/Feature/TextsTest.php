@@ -63,6 +63,9 @@ final class TextsTest extends TestCase
         foreach (['/editions/1', '/editions/1/markdown'] as $place) {
             $this->actingAs($this->harbour)->get($place)->assertSee('(for Pilot readers)', false)->assertDontSee($stop)->assertDontSee('GRIT.Q');
             $this->actingAs($this->pilot)->get($place)->assertSee($stop);
+            // a visitor sees headlines of setups only, but a text for everyone is for them too
+            $this->app->make('auth')->forgetGuards();
+            $this->get($place)->assertSee('Two today: (for Harbour readers) and (for Pilot readers).', false)->assertDontSee($stop)->assertDontSee($this->price('OAKL.Q', -0.03));
         }
     }
 

@@ -311,9 +311,8 @@ useShortcuts([
             <header class="top">
                 <div>
                     <h1>Candidates for {{ plan.session }}</h1>
-                    <p class="muted">
-                        Opens {{ plan.opens }}. {{ candidates.length === 0 ? 'The list is empty.' : `${counts}.` }}
-                    </p>
+                    <p class="muted">Opens {{ plan.opens }}.</p>
+                    <p class="muted">{{ candidates.length === 0 ? 'The list is empty.' : `${counts}.` }}</p>
                 </div>
                 <div class="add" @keydown.enter.capture="holdEnter">
                     <label for="add-instrument">Add <kbd>a</kbd></label>
@@ -608,9 +607,6 @@ useShortcuts([
 /* it spans one column less than there are */
 :deep(.p-datatable-row-group-header) {
     background: var(--sheet);
-}
-.top .muted {
-    text-wrap: balance;
 }
 :deep(.num) {
     text-align: right;

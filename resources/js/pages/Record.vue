@@ -253,7 +253,6 @@ useShortcuts([
 }
 .managed {
     margin: 0 0 10px;
-    text-align: right;
     font-size: 13px;
     color: var(--ink-2);
 }
