@@ -52,12 +52,7 @@ final readonly class CandidateFacts
     /** @return list<CandidateFactData> */
     public function of(Instrument $instrument, User $author): array
     {
-        $limits = Limits::of($author);
-        $order = MarketSettings::of($author)->order;
-        $key = 'facts.'.md5(serialize([$instrument->id, $limits, $order, $this->state->key()]));
-
-        /** @var list<CandidateFactData> */
-        return $this->cache->remember($key, self::KEPT_FOR, fn (): array => $this->read($instrument, $limits, $order));
+        return $this->kept('all', $instrument, $author, $this->read(...));
     }
 
     /**
@@ -67,7 +62,44 @@ final readonly class CandidateFacts
      */
     public function brief(Instrument $instrument, User $author): array
     {
-        return array_values(array_filter($this->of($instrument, $author), static fn (CandidateFactData $fact): bool => $fact->caution !== '' || in_array($fact->label, self::USUAL, true)));
+        return $this->kept('brief', $instrument, $author, $this->readBriefly(...));
+    }
+
+    /**
+     * @param callable(Instrument, Limits, list<AverageSetting>): list<CandidateFactData> $read
+     *
+     * @return list<CandidateFactData>
+     */
+    private function kept(string $which, Instrument $instrument, User $author, callable $read): array
+    {
+        $limits = Limits::of($author);
+        $order = MarketSettings::of($author)->order;
+        $key = "facts.{$which}.".md5(serialize([$instrument->id, $limits, $order, $this->state->key()]));
+
+        /** @var list<CandidateFactData> */
+        return $this->cache->remember($key, self::KEPT_FOR, static fn (): array => $read($instrument, $limits, $order));
+    }
+
+    /**
+     * @param list<AverageSetting> $order
+     *
+     * @return list<CandidateFactData>
+     */
+    private function readBriefly(Instrument $instrument, Limits $limits, array $order): array
+    {
+        $days = $this->bars->days($instrument, self::DAYS);
+        $facts = $days->count() < 2 ? [] : [
+            $this->dailyRange($days),
+            $this->volume($days, $limits),
+            $this->turnover($instrument, $days, $limits),
+            $this->stretch($days, $order, $limits),
+            $this->deviations($days, $limits),
+            $this->streak($days, $limits),
+            $this->compression($days),
+            $this->earnings($instrument, $limits),
+        ];
+
+        return array_values(array_filter($facts, static fn (?CandidateFactData $fact): bool => $fact !== null && ($fact->caution !== '' || in_array($fact->label, self::USUAL, true))));
     }
 
     /**

@@ -6,9 +6,10 @@ import Column from 'primevue/column';
 import DataTable, { type DataTableRowReorderEvent } from 'primevue/datatable';
 import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
+import Menu from 'primevue/menu';
 import Select from 'primevue/select';
 import { useToast } from 'primevue/usetoast';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import AppShell from '@/components/AppShell.vue';
 import AskedFor from '@/components/AskedFor.vue';
 import BesideDialog from '@/components/BesideDialog.vue';
@@ -66,6 +67,21 @@ const usualReasons = [
     'Against the bias.',
 ];
 const tiers = computed(() => readers(page.props.tiers));
+const tierName = (key: string): string => tiers.value.find((one) => one.value === key)?.label ?? key;
+const readersMenu = ref<InstanceType<typeof Menu>>();
+const readersOf = ref<CandidateData | null>(null);
+const readerChoices = computed(() =>
+    tiers.value.map((one) => ({
+        label: one.label,
+        command: () => readersOf.value !== null && judge(readersOf.value, { readers: one.value }),
+    })),
+);
+
+function askReaders(candidate: CandidateData, event: Event): void {
+    readersOf.value = candidate;
+    readersMenu.value?.toggle(event);
+}
+
 const counts = computed(() => {
     const count = (state: CandidateState): number => props.candidates.filter((one) => one.state === state).length;
     const sides = (side: string): number =>
@@ -82,7 +98,23 @@ let asked = '';
 let answered = '';
 let enterWaits = false;
 
-watch(chosenId, () => void nextTick(() => document.querySelector('tr.chosen')?.scrollIntoView({ block: 'nearest' })));
+// Named here, since a function of the template would be another one at each drawing, and have all rows drawn with it.
+const rowClass = (row: CandidateData): string[] => [row.state, `candidate-${row.id}`];
+
+// The choice is marked from outside: as a part of the table it would have every row drawn anew at each step.
+watch(
+    [chosenId, () => props.candidates],
+    ([id], before) => {
+        document.querySelector('tr.chosen')?.classList.remove('chosen');
+        const row = document.querySelector(`tr.candidate-${id}`);
+        row?.classList.add('chosen');
+        if (id !== before[0]) {
+            row?.scrollIntoView({ block: 'nearest' });
+        }
+    },
+    { flush: 'post' },
+);
+onMounted(() => document.querySelector(`tr.candidate-${chosenId.value}`)?.classList.add('chosen'));
 
 async function find(event: AutoCompleteCompleteEvent): Promise<void> {
     const query = event.query;
@@ -367,7 +399,7 @@ useShortcuts([
                 :value="rows"
                 data-key="id"
                 size="small"
-                :row-class="(row: CandidateData) => [row.state, { chosen: row.id === chosenId }]"
+                :row-class="rowClass"
                 :row-group-mode="together === 'none' ? undefined : 'subheader'"
                 :group-rows-by="together === 'none' ? undefined : 'together'"
                 @row-click="chosenId = ($event.data as CandidateData).id"
@@ -417,23 +449,18 @@ useShortcuts([
                 <Column header="Decision">
                     <template #body="{ data }: { data: CandidateData }">
                         <div class="decision">
-                            <Button
-                                :label="data.state === 'kept' ? 'Kept' : 'Keep'"
-                                :icon="data.state === 'kept' ? 'pi pi-check' : undefined"
-                                size="small"
-                                severity="secondary"
-                                :outlined="data.state !== 'kept'"
-                                :aria-pressed="data.state === 'kept'"
-                                @click.stop="keep(data)"
-                            />
-                            <Button
-                                :label="data.state === 'passed' ? 'Passed' : 'Pass'"
-                                size="small"
-                                severity="secondary"
-                                :outlined="data.state !== 'passed'"
+                            <button type="button" class="small" :aria-pressed="data.state === 'kept'" @click.stop="keep(data)">
+                                <i v-if="data.state === 'kept'" class="pi pi-check" aria-hidden="true" />
+                                {{ data.state === 'kept' ? 'Kept' : 'Keep' }}
+                            </button>
+                            <button
+                                type="button"
+                                class="small"
                                 :aria-pressed="data.state === 'passed'"
                                 @click.stop="askPass(data)"
-                            />
+                            >
+                                {{ data.state === 'passed' ? 'Passed' : 'Pass' }}
+                            </button>
                         </div>
                     </template>
                 </Column>
@@ -459,29 +486,28 @@ useShortcuts([
                 </Column>
                 <Column header="Read by">
                     <template #body="{ data }: { data: CandidateData }">
-                        <Select
-                            :model-value="data.readers"
-                            :options="tiers"
-                            option-label="label"
-                            option-value="value"
-                            size="small"
-                            aria-label="Read by"
+                        <button
+                            type="button"
                             class="tier"
-                            @update:model-value="judge(data, { readers: $event })"
-                        />
+                            aria-haspopup="menu"
+                            :aria-label="`Read by ${tierName(data.readers)}: change it for ${data.instrument.symbol}`"
+                            @click.stop="askReaders(data, $event)"
+                        >
+                            {{ tierName(data.readers) }} <i class="pi pi-chevron-down" aria-hidden="true" />
+                        </button>
                     </template>
                 </Column>
                 <Column header-style="width: 40px">
                     <template #header><span class="visually-hidden">Remove</span></template>
                     <template #body="{ data }: { data: CandidateData }">
-                        <Button
-                            icon="pi pi-trash"
-                            text
-                            size="small"
-                            severity="secondary"
+                        <button
+                            type="button"
+                            class="small bare"
                             :aria-label="`Take ${data.instrument.symbol} off the list`"
                             @click.stop="remove(data)"
-                        />
+                        >
+                            <i class="pi pi-trash" aria-hidden="true" />
+                        </button>
                     </template>
                 </Column>
             </DataTable>
@@ -515,6 +541,7 @@ useShortcuts([
                 </div>
             </form>
         </Dialog>
+        <Menu ref="readersMenu" :model="readerChoices" popup />
         <AskedFor v-model:visible="requestsOpen" :requests="requests" />
         <NoteDialog
             v-model:visible="theming"
@@ -653,8 +680,44 @@ useShortcuts([
     color: var(--ink-2);
     font-size: 13px;
 }
+/* Plain buttons: with 150 names, those of the library would take as long to draw as all the rest. */
+.small,
 .tier {
-    width: 118px;
+    padding: 4px 8px;
+    border: 1px solid var(--hair-2);
+    border-radius: 2px;
+    background: none;
+    color: var(--ink-2);
+    font: inherit;
+    font-size: 13px;
+    white-space: nowrap;
+    cursor: pointer;
+}
+.small:hover,
+.tier:hover {
+    border-color: var(--ink-3);
+    color: var(--ink);
+}
+.small i {
+    margin-right: 4px;
+    font-size: 11px;
+}
+.bare {
+    border-color: transparent;
+}
+.bare i {
+    margin: 0;
+    font-size: 13px;
+}
+.tier {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    min-width: 96px;
+}
+.tier i {
+    font-size: 10px;
 }
 .pass {
     display: flex;
