@@ -24,7 +24,7 @@ use Watchpost\Core\Setups\UpdateKind;
 
 /**
  * Publishes a plan: the document is composed, numbered, chained to the edition before and sealed, and every setup in
- * it is handed to the record. Publishing the same plan again gives the edition it became.
+ * it is handed to the record, with its alerts armed. Publishing the same plan again gives the edition it became.
  */
 final readonly class PublishPlan
 {
@@ -82,6 +82,7 @@ final readonly class PublishPlan
                     'kind' => $setup['kind'] ?? '',
                     'group' => $setup['rules']['group'] ?? null,
                     'readers' => $candidate['readers'],
+                    'armed_at' => $now,
                 ]);
             }
         }

@@ -14,6 +14,7 @@ final readonly class ReaderSettingsData
         public string $role,
         public bool $mailsEditions,
         public bool $mailsUpdates,
+        public bool $mailsAlerts,
         public ?string $webhookUrl,
         public ?string $webhookSecret,
         public ?AccountData $account,

@@ -9,7 +9,9 @@ use App\Enums\DeliveryState;
 use App\Enums\DeliverySubject;
 use App\Enums\Role;
 use App\Jobs\Deliver;
+use App\Models\Alert;
 use App\Models\Delivery;
+use App\Models\Follow;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -26,7 +28,7 @@ final class Dispatch
     public function __invoke(DeliverySubject $subject, int $id): int
     {
         foreach (DeliveryChannel::cases() as $channel) {
-            self::readers($subject, $channel)->chunkById(self::AT_ONCE, static function (Collection $users) use ($subject, $id, $channel): void {
+            self::readers($subject, $id, $channel)->chunkById(self::AT_ONCE, static function (Collection $users) use ($subject, $id, $channel): void {
                 $now = now();
                 Delivery::query()->insertOrIgnore(array_values($users->map(static fn (User $user): array => [
                     'user_id' => $user->id,
@@ -52,12 +54,28 @@ final class Dispatch
     }
 
     /** @return Builder<User> */
-    private static function readers(DeliverySubject $subject, DeliveryChannel $channel): Builder
+    private static function readers(DeliverySubject $subject, int $id, DeliveryChannel $channel): Builder
     {
-        return User::query()->where('role', Role::Subscriber)->whereNotNull('joined_at')->when(
+        $switch = match ($subject) {
+            DeliverySubject::Edition => 'mails_editions',
+            DeliverySubject::Update => 'mails_updates',
+            DeliverySubject::Alert => 'mails_alerts',
+        };
+
+        return ($subject === DeliverySubject::Alert ? self::watching($id) : User::query()->where('role', Role::Subscriber)->whereNotNull('joined_at'))->when(
             $channel === DeliveryChannel::Mail,
-            static fn (Builder $users) => $users->where($subject === DeliverySubject::Edition ? 'mails_editions' : 'mails_updates', true),
+            static fn (Builder $users) => $users->where($switch, true),
             static fn (Builder $users) => $users->whereNotNull('webhook_url'),
         );
+    }
+
+    /** @return Builder<User> who follows the setup of an alert, and who published it */
+    private static function watching(int $alertId): Builder
+    {
+        $published = Alert::query()->with('publishedSetup.edition')->findOrFail($alertId)->publishedSetup;
+
+        return User::query()->where(static fn (Builder $users) => $users
+            ->whereKey($published->edition->author_id)
+            ->orWhere(static fn (Builder $users) => $users->where('role', Role::Subscriber)->whereNotNull('joined_at')->whereIn('id', Follow::query()->where('published_setup_id', $published->id)->select('user_id'))));
     }
 }

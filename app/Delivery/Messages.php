@@ -7,10 +7,12 @@ namespace App\Delivery;
 use App\Clock\TimeLabel;
 use App\Enums\DeliverySubject;
 use App\Enums\Sees;
+use App\Models\Alert;
 use App\Models\Edition;
 use App\Models\Update;
 use App\Publishing\EditionMarkdown;
 use App\Publishing\EditionPresenter;
+use App\Publishing\EditionReader;
 use App\Publishing\SetupsFile;
 use App\Record\UpdateWords;
 use App\Subscribers\Reader;
@@ -33,6 +35,7 @@ final class Messages
         private readonly EditionMarkdown $markdown,
         private readonly SetupsFile $setups,
         private readonly TimeLabel $times,
+        private readonly EditionReader $reader,
     ) {
     }
 
@@ -45,6 +48,7 @@ final class Messages
             unset($this->written[$key]);
             $message = match ($subject) {
                 DeliverySubject::Edition => $this->edition(Edition::query()->findOrFail($id), $reader),
+                DeliverySubject::Alert => $this->alert(Alert::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id), $reader),
                 DeliverySubject::Update => $this->update(Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument', 'author'])->findOrFail($id), $reader),
             };
             $this->written = array_slice($this->written + [$key => [$now, $message]], -self::KEPT, null, true);
@@ -65,6 +69,30 @@ final class Messages
             'seal' => $edition->seal,
             'setups' => $this->setups->records($read),
             'withheld' => $read->withheld,
+        ]);
+    }
+
+    /** The same sentence as in the editor and the edition. */
+    private function alert(Alert $alert, Reader $reader): ?Message
+    {
+        $published = $alert->publishedSetup;
+        if ($reader->sees($published->readers, $published->edition->published_at) !== Sees::Full) {
+            return null;
+        }
+        $title = "{$published->instrument->symbol}: {$alert->what}";
+
+        return new Message($title, "/editions/{$published->edition->number}", implode("\n\n", [
+            "# {$title}",
+            EditionMarkdown::plain("In the bar of {$this->times->full($alert->at)}. Setup {$published->key} of edition {$published->edition->number}:"),
+            '> '.EditionMarkdown::plain($this->reader->setup($published->edition, $published->key)->sentence),
+        ])."\n", [
+            'event' => 'alert',
+            'edition' => $published->edition->number,
+            'setup' => $published->key,
+            'symbol' => $published->instrument->symbol,
+            'kind' => $alert->kind->value,
+            'at' => $alert->at,
+            'what' => $alert->what,
         ]);
     }
 

@@ -9,4 +9,5 @@ enum DeliverySubject: string
 {
     case Edition = 'edition';
     case Update = 'update';
+    case Alert = 'alert';
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Models\PublishedSetup;
+use App\Record\Alarms;
 use App\Record\SetupEvaluator;
 use Illuminate\Bus\Batchable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -21,8 +22,12 @@ final class EvaluateSetup implements ShouldQueue
     {
     }
 
-    public function handle(SetupEvaluator $evaluator): void
+    public function handle(SetupEvaluator $evaluator, Alarms $alarms): void
     {
-        $evaluator->evaluate(PublishedSetup::query()->with(['edition', 'instrument'])->findOrFail($this->publishedSetupId));
+        $published = PublishedSetup::query()->with(['edition', 'instrument'])->findOrFail($this->publishedSetupId);
+        $evaluator->evaluate($published);
+        foreach ($published->together() as $one) {
+            $alarms->ring($one);
+        }
     }
 }

@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null  $group         of those of which the first fill ends the others
  * @property string       $kind          the author's own name for it; empty without one
  * @property string       $readers       key of the lowest tier that it is meant for
+ * @property int|null     $armed_at      from when on what happens to it is told
  * @property Edition      $edition
  * @property Instrument   $instrument
  * @property Outcome|null $outcome as published

@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $feed_token  of their private addresses
  * @property bool        $mails_editions
  * @property bool        $mails_updates
+ * @property bool        $mails_alerts   of setups they follow, or have published
  * @property string|null $webhook_url
  * @property string|null $webhook_secret  by which they can tell that a call is ours
  * @property Carbon|null $invited_at
@@ -40,7 +41,7 @@ class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class, 'mails_editions' => 'boolean', 'mails_updates' => 'boolean', 'invited_at' => 'datetime', 'joined_at' => 'datetime'];
+        return ['password' => 'hashed', 'role' => Role::class, 'mails_editions' => 'boolean', 'mails_updates' => 'boolean', 'mails_alerts' => 'boolean', 'invited_at' => 'datetime', 'joined_at' => 'datetime'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -103,11 +103,7 @@ final readonly class CandidatePresenter
         $isTraded = array_filter($entries, static fn (int $price): bool => $price >= $low && $price <= $high) !== [];
 
         return match (true) {
-            $entry !== null => match (true) {
-                $isTraded => 'traded at the entry in the last session',
-                $entry <= self::NEAR => 'near',
-                default => 'not yet',
-            }.', entry '.number_format($entry, 1).' ATR away',
+            $entry !== null => ($entry <= self::NEAR ? 'near' : 'not yet').', entry '.number_format($entry, 1).' ATR away'.($isTraded ? ', traded in the last session' : ''),
             $level === null => '',
             default => $level <= self::NEAR ? 'near a level' : 'between levels',
         };

@@ -28,6 +28,11 @@ final class EventWords
         'worst' => 'the price was beyond the worst allowed',
     ];
 
+    public function withPrice(Event $event): string
+    {
+        return $this->of($event).(isset($event->details['price']) ? " at {$event->details['price']}" : '');
+    }
+
     public function of(Event $event): string
     {
         $detail = static fn (string $key): string => (string) ($event->details[$key] ?? '');

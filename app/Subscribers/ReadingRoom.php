@@ -75,7 +75,7 @@ final readonly class ReadingRoom
             foreach ($one->outcome->run['events'] ?? [] as $state) {
                 $event = Event::fromState($state);
                 if ($event->at > $since) {
-                    $changes[] = [$event->at, $this->change($one, $event->at, $this->words->of($event).(isset($event->details['price']) ? " at {$event->details['price']}" : ''), $followed->has($one->id))];
+                    $changes[] = [$event->at, $this->change($one, $event->at, $this->words->withPrice($event), $followed->has($one->id))];
                 }
             }
         }

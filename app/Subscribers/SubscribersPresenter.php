@@ -11,6 +11,7 @@ use App\Data\TierData;
 use App\Enums\DeliveryState;
 use App\Enums\DeliverySubject;
 use App\Enums\Role;
+use App\Models\Alert;
 use App\Models\Delivery;
 use App\Models\Edition;
 use App\Models\Tier;
@@ -53,7 +54,7 @@ final readonly class SubscribersPresenter
             $user->tier ?? '',
             $user->joined_at === null ? 'invited '.($user->invited_at?->format('j M Y') ?? '') : 'since '.$user->joined_at->format('j M Y'),
             $user->joined_at !== null,
-            $user->mails_editions || $user->mails_updates,
+            $user->mails_editions || $user->mails_updates || $user->mails_alerts,
             $user->webhook_url !== null,
         ))->all());
     }
@@ -93,6 +94,11 @@ final readonly class SubscribersPresenter
             $number = Edition::query()->findOrFail($id)->number;
 
             return ["Edition {$number}", "/editions/{$number}"];
+        }
+        if ($subject === DeliverySubject::Alert) {
+            $alert = Alert::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
+
+            return ["{$alert->publishedSetup->instrument->symbol}: {$alert->what}", "/editions/{$alert->publishedSetup->edition->number}"];
         }
         $update = Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
 

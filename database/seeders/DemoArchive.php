@@ -16,6 +16,7 @@ use App\Enums\PlanKind;
 use App\Enums\ReasonJudgement;
 use App\Enums\Relation;
 use App\Enums\ResultJudgement;
+use App\Jobs\EvaluateSetup;
 use App\Market\MarketAdvance;
 use App\Models\Instrument;
 use App\Models\Plan;
@@ -24,7 +25,6 @@ use App\Models\SetupKind;
 use App\Models\Tier;
 use App\Models\User;
 use App\Planning\CurrentPlan;
-use App\Record\SetupEvaluator;
 use Illuminate\Support\Collection;
 use Watchpost\Core\Market\InstrumentKind;
 use Watchpost\Core\Market\Session;
@@ -152,7 +152,7 @@ final readonly class DemoArchive
     {
         $this->market->to($moment);
         foreach (PublishedSetup::alive()->with(['edition', 'instrument'])->get() as $published) {
-            app(SetupEvaluator::class)->evaluate($published);
+            dispatch_sync(new EvaluateSetup($published->id));
         }
     }
 

@@ -72,6 +72,7 @@ final class DemoSeeder extends Seeder
             $archive->readers();
             $this->draftOfTonight($author);
         });
+        User::query()->where('role', Role::Author)->update(['mails_alerts' => true]);
         config(['queue.default' => $queue]);
     }
 
@@ -87,6 +88,8 @@ final class DemoSeeder extends Seeder
     private function people(): User
     {
         $author = $this->person('Maren Holloway', 'maren', Role::Author);
+        // what happened before tonight was told long ago
+        $author->update(['mails_alerts' => false]);
         $this->person('Tobias Fenn', 'tobias', Role::Assistant, worksFor: $author);
         $this->person('Ines Calder', 'ines', Role::Subscriber, 'pilot');
         $this->person('Jonas Wick', 'jonas', Role::Subscriber, 'harbour');

@@ -131,9 +131,9 @@ final class BoardTest extends TestCase
         $days = app(BarRepository::class)->days($this->instrument('OAKL.Q'), 1);
         $middle = ($days->high[0] + $days->low[0]) / 2;
         $this->planned('OAKL.Q', entry: $middle / $days->close[0] - 1, stop: -0.2);
-        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.0.standing', fn (string $said): bool => str_starts_with($said, 'traded at the entry in the last session')));
+        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.0.standing', fn (string $said): bool => str_ends_with($said, ' ATR away, traded in the last session')));
 
         $this->planned('WNCH.Q', entry: 0.15, target: 0.3);
-        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.1.standing', fn (string $said): bool => str_starts_with($said, 'not yet, entry ')));
+        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.1.standing', fn (string $said): bool => preg_match('/^not yet, entry [\d.]+ ATR away$/', $said) === 1));
     }
 }

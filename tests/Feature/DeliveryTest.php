@@ -120,7 +120,7 @@ final class DeliveryTest extends TestCase
 
     public function testAWebhookIsSignedAndSaysTheSameForAProgram(): void
     {
-        $this->actingAs($this->harbour)->patch('/settings/deliveries', ['mails_editions' => false, 'mails_updates' => true, 'webhook_url' => 'https://jonas.test/hook'])->assertSessionHasNoErrors();
+        $this->actingAs($this->harbour)->patch('/settings/deliveries', ['mails_editions' => false, 'mails_updates' => true, 'mails_alerts' => true, 'webhook_url' => 'https://jonas.test/hook'])->assertSessionHasNoErrors();
         $this->planned('OAKL.Q');
         $this->planned('GRIT.Q', readers: 'pilot');
         $this->publish();

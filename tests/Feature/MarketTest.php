@@ -19,7 +19,6 @@ use App\Models\PublishedSetup;
 use App\Planning\Variant;
 use App\Publishing\EditionReader;
 use App\Record\Runs;
-use App\Record\SetupEvaluator;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
@@ -156,7 +155,7 @@ final class MarketTest extends TestCase
 
         foreach (PublishedSetup::query()->with(['edition', 'instrument', 'outcome'])->get() as $published) {
             $stored = Outcome::query()->where('published_setup_id', $published->id)->firstOrFail();
-            (new EvaluateSetup($published->id))->handle(app(SetupEvaluator::class));
+            dispatch_sync(new EvaluateSetup($published->id));
             self::assertEquals($stored->toArray(), $stored->fresh()?->toArray());
             [, $outcome] = app(Runs::class)->told($published, app(EditionReader::class)->setup($published->edition, $published->key), $stored);
             self::assertSame($this->recomputed($published, $stored->as_of), $outcome->toArray());

@@ -118,7 +118,7 @@ final class SubscribersTest extends TestCase
 
     public function testAnAddressThatIsNoneIsNoWebhook(): void
     {
-        $this->actingAs($this->harbour)->patch('/settings/deliveries', ['mails_editions' => true, 'mails_updates' => true, 'webhook_url' => 'file:///etc/passwd'])->assertSessionHasErrors('webhook_url');
+        $this->actingAs($this->harbour)->patch('/settings/deliveries', ['mails_editions' => true, 'mails_updates' => true, 'mails_alerts' => true, 'webhook_url' => 'file:///etc/passwd'])->assertSessionHasErrors('webhook_url');
         self::assertNull($this->harbour->refresh()->webhook_url);
     }
 

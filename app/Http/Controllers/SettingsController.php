@@ -34,6 +34,7 @@ final class SettingsController extends Controller
             $user->role->value,
             $user->mails_editions,
             $user->mails_updates,
+            $user->mails_alerts,
             $user->webhook_url,
             $user->webhook_secret,
             $account === null ? null : AccountData::of($account),
@@ -48,6 +49,7 @@ final class SettingsController extends Controller
         $request->validate([
             'mails_editions' => ['required', 'boolean'],
             'mails_updates' => ['required', 'boolean'],
+            'mails_alerts' => ['required', 'boolean'],
             'webhook_url' => ['present', 'nullable', 'url:http,https', 'max:200'],
         ], ['webhook_url.*' => 'Write an address that begins with https:// or http://, or nothing.']);
         $user = $this->user($request);
@@ -55,6 +57,7 @@ final class SettingsController extends Controller
         $user->update([
             'mails_editions' => $request->boolean('mails_editions'),
             'mails_updates' => $request->boolean('mails_updates'),
+            'mails_alerts' => $request->boolean('mails_alerts'),
             'webhook_url' => $url,
             'webhook_secret' => $url === null ? null : $user->webhook_secret ?? Str::random(40),
         ]);

@@ -15,13 +15,13 @@ final class UnsubscribeController extends Controller
 {
     public function show(Request $request, User $user): Response
     {
-        return Inertia::render('Unsubscribe', ['address' => $request->fullUrl(), 'isDone' => ! $user->mails_editions && ! $user->mails_updates]);
+        return Inertia::render('Unsubscribe', ['address' => $request->fullUrl(), 'isDone' => ! $user->mails_editions && ! $user->mails_updates && ! $user->mails_alerts]);
     }
 
     /** Pressed on the page, or by a mail program (RFC 8058). */
     public function store(Request $request, User $user): Response|HttpResponse
     {
-        $user->update(['mails_editions' => false, 'mails_updates' => false]);
+        $user->update(['mails_editions' => false, 'mails_updates' => false, 'mails_alerts' => false]);
 
         return $request->hasHeader('X-Inertia') ? Inertia::render('Unsubscribe', ['address' => $request->fullUrl(), 'isDone' => true]) : response('You are sent no more mails.');
     }

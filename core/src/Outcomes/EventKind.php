@@ -21,6 +21,12 @@ enum EventKind: string
     case Expired = 'expired';
     case Cancelled = 'cancelled';
 
+    /** Whether it changes what is waited for or held, and is worth telling at once. */
+    public function isTold(): bool
+    {
+        return ! in_array($this, [self::Armed, self::Disarmed, self::Skipped, self::StopMoved], true);
+    }
+
     /** Whether some of the position was given up with it. */
     public function isExit(): bool
     {

@@ -16,6 +16,7 @@ const props = defineProps<{ settings: ReaderSettingsData }>();
 const sent = useForm({
     mails_editions: props.settings.mailsEditions,
     mails_updates: props.settings.mailsUpdates,
+    mails_alerts: props.settings.mailsAlerts,
     webhook_url: props.settings.webhookUrl ?? '',
 });
 const secret = useForm({ current: '', password: '', password_confirmation: '' });
@@ -39,31 +40,41 @@ function keepPassword(): void {
                 <p class="muted">{{ settings.name }}, {{ settings.address }}</p>
             </header>
 
-            <section v-if="settings.canLeave" aria-label="What is sent to you">
+            <section aria-label="What is sent to you">
                 <h2>What is sent to you</h2>
                 <form class="form" @submit.prevent="keepSent">
                     <div class="switch">
-                        <ToggleSwitch v-model="sent.mails_editions" input-id="mails-editions" />
-                        <label for="mails-editions">Editions by mail, as they are published</label>
+                        <ToggleSwitch v-model="sent.mails_alerts" input-id="mails-alerts" />
+                        <label for="mails-alerts">{{
+                            settings.canLeave
+                                ? 'Alerts by mail: what happens to a setup you follow'
+                                : 'Alerts by mail: what happens to a setup you have published'
+                        }}</label>
                     </div>
-                    <div class="switch">
-                        <ToggleSwitch v-model="sent.mails_updates" input-id="mails-updates" />
-                        <label for="mails-updates">Updates by mail, as they are made</label>
-                    </div>
-                    <label for="webhook">Webhook: editions and updates are posted here as JSON, signed</label>
-                    <InputText
-                        id="webhook"
-                        v-model="sent.webhook_url"
-                        size="small"
-                        placeholder="none"
-                        inputmode="url"
-                        :invalid="!!sent.errors.webhook_url"
-                    />
-                    <p v-if="sent.errors.webhook_url" class="error" role="alert">{{ sent.errors.webhook_url }}</p>
-                    <p v-if="settings.webhookSecret" class="muted">
-                        Each call bears X-Watchpost-Signature, the HMAC-SHA-256 of its body with the key
-                        <code>{{ settings.webhookSecret }}</code>
-                    </p>
+                    <template v-if="settings.canLeave">
+                        <div class="switch">
+                            <ToggleSwitch v-model="sent.mails_editions" input-id="mails-editions" />
+                            <label for="mails-editions">Editions by mail, as they are published</label>
+                        </div>
+                        <div class="switch">
+                            <ToggleSwitch v-model="sent.mails_updates" input-id="mails-updates" />
+                            <label for="mails-updates">Updates by mail, as they are made</label>
+                        </div>
+                        <label for="webhook">Webhook: editions, updates and alerts are posted here as JSON, signed</label>
+                        <InputText
+                            id="webhook"
+                            v-model="sent.webhook_url"
+                            size="small"
+                            placeholder="none"
+                            inputmode="url"
+                            :invalid="!!sent.errors.webhook_url"
+                        />
+                        <p v-if="sent.errors.webhook_url" class="error" role="alert">{{ sent.errors.webhook_url }}</p>
+                        <p v-if="settings.webhookSecret" class="muted">
+                            Each call bears X-Watchpost-Signature, the HMAC-SHA-256 of its body with the key
+                            <code>{{ settings.webhookSecret }}</code>
+                        </p>
+                    </template>
                     <Button
                         class="keep"
                         type="submit"

@@ -990,6 +990,7 @@ export interface ReaderSettingsData {
     role: string;
     mailsEditions: boolean;
     mailsUpdates: boolean;
+    mailsAlerts: boolean;
     webhookUrl: string | null;
     webhookSecret: string | null;
     account: AccountData | null;

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Enums\DeliverySubject;
+use App\Jobs\DispatchDeliveries;
+use App\Models\Alert;
+use App\Models\PublishedSetup;
+use Watchpost\Core\Outcomes\Event;
+
+/**
+ * Tells what happened to setups whose alerts are armed. The events are those of the engine, as published; an event that
+ * was told is kept, so that evaluating again, or by two workers, tells it once.
+ */
+final readonly class Alarms
+{
+    public function __construct(private EventWords $words)
+    {
+    }
+
+    /** @return int how many are new */
+    public function ring(PublishedSetup $published): int
+    {
+        $new = 0;
+        foreach ($published->armed_at === null ? [] : $published->outcome()->first()->run['events'] ?? [] as $number => $state) {
+            $event = Event::fromState($state);
+            if (! $event->kind->isTold() || $event->at < $published->armed_at) {
+                continue;
+            }
+            $alert = Alert::query()->firstOrCreate(['published_setup_id' => $published->id, 'number' => $number], [
+                'at' => $event->at,
+                'kind' => $event->kind,
+                'what' => $this->words->withPrice($event),
+            ]);
+            if ($alert->wasRecentlyCreated) {
+                DispatchDeliveries::dispatch(DeliverySubject::Alert, $alert->id);
+                ++$new;
+            }
+        }
+
+        return $new;
+    }
+}
