@@ -391,6 +391,16 @@ test('the market is played forward: by a bar, to the close, by sessions', async 
     await expect(clock).toContainText('Thu 15 Oct 2026, 16:00');
     await play('sessions');
     await expect(clock).toContainText('Fri 23 Oct 2026, 16:00');
+
+    // its author is told by mail what happened to what is published
+    await page.goto('/mailbox');
+    await expect(
+        page
+            .getByRole('button')
+            .filter({ hasText: /\.Q: filled at [\d.]+.*maren@watchpost\.test/s })
+            .first(),
+    ).toBeVisible();
+    await page.goto('/record');
 });
 
 test('the record tells what happened to every published setup', async () => {

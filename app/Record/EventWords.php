@@ -30,7 +30,15 @@ final class EventWords
 
     public function withPrice(Event $event): string
     {
-        return $this->of($event).(isset($event->details['price']) ? " at {$event->details['price']}" : '');
+        $words = $this->of($event);
+        if (! isset($event->details['price'])) {
+            return $words;
+        }
+        $at = " at {$event->details['price']}";
+        // "out at 27.18: its time was over"
+        $reason = in_array($event->kind, [EventKind::Time, EventKind::Ended, EventKind::Void], true) ? strrpos($words, ':') : false;
+
+        return $reason === false ? $words.$at : substr_replace($words, $at, $reason, 0);
     }
 
     public function of(Event $event): string

@@ -11,9 +11,11 @@ use App\Models\MailboxMessage;
 use App\Models\PublishedSetup;
 use App\Models\SinkMessage;
 use App\Models\User;
+use App\Record\EventWords;
 use Tests\Played;
 use Tests\TestCase;
 use Tests\World;
+use Watchpost\Core\Outcomes\Event;
 use Watchpost\Core\Outcomes\EventKind;
 
 /** What happens to a published setup is told to its author and to those who follow it, once. */
@@ -66,6 +68,15 @@ final class AlertsTest extends TestCase
         $this->happens($published, [[0.99, 1.04, 0.985, 1.03]]);
         self::assertSame([EventKind::Fill, EventKind::Target], Alert::query()->orderBy('number')->get()->map->kind->all());
         self::assertContains("jonas: OAKL.Q: target 1 at {$this->at(1.03)}", self::told());
+    }
+
+    public function testTheReasonIsToldAfterThePrice(): void
+    {
+        $words = new EventWords();
+        $out = new Event(1, '2024-11-21', EventKind::Time, ['price' => '27.18', 'share' => '1']);
+        $void = new Event(1, '2024-11-21', EventKind::Void, ['leg' => 'add: late', 'price' => '27.18', 'reason' => 'past_stop']);
+
+        self::assertSame(['out at 27.18: its time was over', 'void “add: late” at 27.18: the price was past the stop'], [$words->withPrice($out), $words->withPrice($void)]);
     }
 
     public function testOnlyThoseAreToldWhoFollowWantItAndReadIt(): void
