@@ -85,6 +85,20 @@ test('candidates are led, leaned, brought together and compared by key', async (
     await expect(beside).toBeHidden();
     await expect(page.getByRole('row').filter({ hasText: 'QMC.Q' })).toContainText('typed in, beside RAMP.Q');
 
+    await page.keyboard.press('f');
+    const scan = page.getByRole('dialog', { name: 'Find by a scan' });
+    await scan.getByLabel('What to look for').click();
+    await page.getByRole('option', { name: 'Risen most' }).click();
+    const strongest = scan
+        .getByRole('row')
+        .filter({ has: page.getByRole('button', { name: 'Add' }) })
+        .first();
+    const found = (await strongest.getByRole('rowheader').innerText()).split(' ')[0] ?? '';
+    await strongest.getByRole('button', { name: 'Add' }).click();
+    await page.keyboard.press('Escape');
+    await expect(scan).toBeHidden();
+    await expect(page.getByRole('row').filter({ hasText: found })).toContainText('found by a scan, risen over 60 sessions');
+
     await page.keyboard.press('g');
     await page.keyboard.press('g');
     await expect(page.getByRole('row').filter({ hasText: /^Machines\s*\d+ candidates?, led by \w+\.Q/ })).toHaveCount(1);
@@ -94,7 +108,7 @@ test('candidates are led, leaned, brought together and compared by key', async (
             times === 'none' ? 'No groups' : 'By kind of setup',
         );
     }
-    for (const symbol of ['QMC.Q', 'RAMP.Q']) {
+    for (const symbol of ['QMC.Q', 'RAMP.Q', found]) {
         await page.getByRole('button', { name: `Take ${symbol} off the list` }).click();
         await expect(page.getByRole('row').filter({ hasText: symbol })).toHaveCount(0);
     }

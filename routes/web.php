@@ -24,6 +24,7 @@ use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RehearsalController;
 use App\Http\Controllers\RequestController;
 use App\Http\Controllers\ReviewController;
+use App\Http\Controllers\ScanController;
 use App\Http\Controllers\SettingsController;
 use App\Http\Controllers\SetupController;
 use App\Http\Controllers\SetupKindController;
@@ -108,6 +109,7 @@ Route::middleware('auth')->group(function (): void {
 
         Route::get('plan/candidates', [CandidateController::class, 'index']);
         Route::post('plan/candidates', [CandidateController::class, 'store']);
+        Route::get('plan/scan', ScanController::class);
         Route::post('plan/candidates/order', [CandidateController::class, 'order']);
         Route::patch('plan/candidates/{candidate}', [CandidateController::class, 'judge']);
         Route::get('plan/candidates/{candidate}/beside', [CandidateController::class, 'beside']);

@@ -17,7 +17,7 @@ final class OrderCandidates
         PlanHistory::change($plan, "order by {$by->label()}", null, static function () use ($plan, $by): void {
             $groups = ['' => []];
             foreach ($plan->candidates()->with(['instrument', 'setups.kind'])->get() as $candidate) {
-                $groups[$candidate->groupBy($by)][] = $candidate;
+                $groups[$candidate->groupOf($by)][] = $candidate;
             }
             $without = array_shift($groups);
             foreach (array_merge(...array_values($groups), ...[$without]) as $i => $candidate) {

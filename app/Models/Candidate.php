@@ -89,7 +89,7 @@ class Candidate extends Model
     }
 
     /** The name of the group it belongs to; empty for none. */
-    public function groupBy(CandidateOrder $by): string
+    public function groupOf(CandidateOrder $by): string
     {
         return match ($by) {
             CandidateOrder::Theme => $this->theme,

@@ -67,7 +67,7 @@ final readonly class CandidatePresenter
             $candidate->source_note,
             $candidate->source->label().($candidate->source_note === '' ? '' : ", {$candidate->source_note}"),
             $candidate->theme,
-            $candidate->groupBy(CandidateOrder::Kind),
+            $candidate->groupOf(CandidateOrder::Kind),
             $candidate->leansTo(),
             $close === null ? '' : $this->standing($candidate, $prices, $series, $close),
             $candidate->relation,

@@ -110,6 +110,7 @@ final class AuthorisationTest extends TestCase
         'POST data/imports/{import}/cancel' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/candidates' => ['sign-in', 'no', 'no', 'in', 'in'],
+        'GET plan/scan' => ['sign-in', 'no', 'no', 'in', 'in'],
         'POST plan/candidates/order' => ['sign-in', 'no', 'no', 'in', 'in'],
         'PATCH plan/candidates/{candidate}' => ['sign-in', 'no', 'no', 'in', 'in'],
         'GET plan/candidates/{candidate}/beside' => ['sign-in', 'no', 'no', 'in', 'in'],

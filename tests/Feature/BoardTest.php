@@ -126,6 +126,31 @@ final class BoardTest extends TestCase
         self::assertTrue(self::items($this->getJson("/plan/candidates/{$candidate->id}/beside")->json())->firstWhere('symbol', 'WNCH.Q')['onList'] ?? false);
     }
 
+    public function testAScanFindsWhatAnswersItAndSendsItToTheList(): void
+    {
+        $bars = app(BarRepository::class);
+        $rises = [];
+        foreach (['OAKL.Q', 'WNCH.Q', 'QMC.Q', 'GRIT.Q'] as $symbol) {
+            $closes = $bars->days($this->instrument($symbol), 11)->closes();
+            $rises[$symbol] = $closes[10] / $closes[0] - 1;
+        }
+        arsort($rises);
+        $risen = array_keys(array_filter($rises, static fn (float $one): bool => $one > 0.0));
+        $hits = self::items($this->getJson('/plan/scan?scan=risen&sessions=10')->assertOk()->json());
+        self::assertSame($risen, $hits->pluck('instrument.symbol')->all(), 'the strongest first, and nothing that is only watched');
+
+        $symbol = array_key_first($rises);
+        $value = '+'.number_format(100 * $rises[$symbol], 1).' %';
+        self::assertSame([$value, "risen over 10 sessions, {$value}", false], [$hits[0]['value'] ?? null, $hits[0]['note'] ?? null, $hits[0]['onList'] ?? null]);
+        $this->postJson('/plan/candidates', ['instrument' => $this->instrument($symbol)->id, 'source' => 'scan', 'note' => "risen over 10 sessions, {$value}"])->assertRedirect();
+        $this->get('/plan/candidates')->assertInertia(fn ($page) => $page->where('candidates.0.from', "found by a scan, risen over 10 sessions, {$value}"));
+        self::assertTrue(self::items($this->getJson('/plan/scan?scan=risen&sessions=10')->json())[0]['onList'] ?? false);
+
+        $this->getJson('/plan/scan?scan=risen&sessions=0')->assertStatus(422)->assertJsonValidationErrors(['sessions' => 'a whole number from 1 to 252']);
+        $this->getJson('/plan/scan?scan=luck&sessions=5')->assertStatus(422);
+        $this->postJson('/plan/candidates', ['instrument' => $this->instrument('NORD.Q')->id, 'source' => 'carried'])->assertStatus(422);
+    }
+
     public function testAnEntryThatWasTradedAlreadyIsSaid(): void
     {
         $days = app(BarRepository::class)->days($this->instrument('OAKL.Q'), 1);

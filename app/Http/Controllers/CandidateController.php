@@ -13,6 +13,7 @@ use App\Actions\RemoveCandidate;
 use App\Actions\TakeSide;
 use App\Data\InstrumentData;
 use App\Enums\CandidateOrder;
+use App\Enums\CandidateSource;
 use App\Enums\CandidateState;
 use App\Enums\NoTrade;
 use App\Http\Requests\JudgeCandidateRequest;
@@ -66,8 +67,8 @@ final class CandidateController extends Controller
 
     public function store(Request $request, CurrentPlan $current, AddCandidate $add): RedirectResponse
     {
-        $request->validate(['instrument' => ['required', 'integer', 'exists:instruments,id'], 'note' => ['nullable', 'string', 'max:120']]);
-        $add($current->of($this->author($request)), Instrument::query()->findOrFail($request->integer('instrument')), note: $request->string('note')->value());
+        $request->validate(['instrument' => ['required', 'integer', 'exists:instruments,id'], 'note' => ['nullable', 'string', 'max:120'], 'source' => ['nullable', Rule::in([CandidateSource::Typed->value, CandidateSource::Scan->value])]]);
+        $add($current->of($this->author($request)), Instrument::query()->findOrFail($request->integer('instrument')), $request->enum('source', CandidateSource::class) ?? CandidateSource::Typed, $request->string('note')->value());
 
         return back();
     }

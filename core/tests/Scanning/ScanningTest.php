@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace Watchpost\Core\Tests\Scanning;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Watchpost\Core\Market\Bar;
+use Watchpost\Core\Market\PriceGrid;
+use Watchpost\Core\Market\Series;
+use Watchpost\Core\Market\TimeFrame;
 use Watchpost\Core\Scanning\Breadth;
 use Watchpost\Core\Scanning\PercentileRank;
 use Watchpost\Core\Scanning\Ratio;
+use Watchpost\Core\Scanning\Scan;
 
 final class ScanningTest extends TestCase
 {
@@ -25,6 +31,41 @@ final class ScanningTest extends TestCase
         $index = ['a' => 10.0, 'b' => 11.0, 'c' => 9.0, 'd' => 14.0, 'e' => 4.0];
 
         self::assertSame([null, null, 1, -1, 0], Ratio::of($price, $index)->leads(2), 'e: price is at a high itself');
+    }
+
+    /** @param list<array{int, int, int, int}> $bars high, low, close, volume */
+    #[DataProvider('scanned')]
+    public function testAScanSaysHowStronglyTheLastSessionAnswersIt(Scan $scan, int $sessions, array $bars, ?float $expected): void
+    {
+        $days = Series::of(new PriceGrid(2), TimeFrame::Day, array_map(
+            static fn (array $bar, int $i): Bar => new Bar($i, $i + 1, sprintf('2026-10-%02d', $i + 1), $bar[2], $bar[0], $bar[1], $bar[2], $bar[3]),
+            $bars,
+            array_keys($bars),
+        ));
+        $value = $scan->of($days, $sessions);
+
+        self::assertSame($expected === null, $value === null);
+        self::assertEqualsWithDelta($expected ?? 0.0, $value ?? 0.0, 1e-9);
+    }
+
+    /** @return iterable<string, array{Scan, int, list<array{int, int, int, int}>, ?float}> */
+    public static function scanned(): iterable
+    {
+        $flat = static fn (int ...$closes): array => array_map(static fn (int $close): array => [$close, $close, $close, 100], $closes);
+        yield 'a high above those before' => [Scan::NewHigh, 2, [[200, 1, 10, 1], [100, 90, 95, 1], [80, 70, 75, 1], [105, 60, 70, 1]], 5.0];
+        yield 'one of the three before was as high' => [Scan::NewHigh, 3, [[105, 1, 10, 1], [100, 90, 95, 1], [80, 70, 75, 1], [105, 60, 70, 1]], null];
+        yield 'too few sessions' => [Scan::NewHigh, 3, [[1, 1, 1, 1], [2, 2, 2, 1], [3, 3, 3, 1]], null];
+        yield 'a low below those before' => [Scan::NewLow, 2, [[200, 1, 10, 1], [100, 90, 95, 1], [80, 80, 80, 1], [105, 60, 70, 1]], 25.0];
+        yield 'no new low' => [Scan::NewLow, 1, $flat(50, 50), null];
+        yield 'through its average' => [Scan::CrossedAbove, 2, $flat(100, 80, 120), 20.0];
+        yield 'above it already' => [Scan::CrossedAbove, 2, $flat(100, 110, 120), null];
+        yield 'down through it' => [Scan::CrossedBelow, 2, $flat(100, 120, 80), 20.0];
+        yield 'not below it' => [Scan::CrossedBelow, 2, $flat(100, 80, 120), null];
+        yield 'risen' => [Scan::Risen, 2, $flat(100, 40, 150), 50.0];
+        yield 'not risen' => [Scan::Risen, 2, $flat(100, 40, 100), null];
+        yield 'fallen' => [Scan::Fallen, 2, $flat(100, 400, 75), 25.0];
+        yield 'more traded' => [Scan::Volume, 2, [[1, 1, 1, 900], [1, 1, 1, 100], [1, 1, 1, 300], [1, 1, 1, 500]], 2.5];
+        yield 'less traded' => [Scan::Volume, 2, [[1, 1, 1, 900], [1, 1, 1, 100], [1, 1, 1, 300], [1, 1, 1, 200]], null];
     }
 
     public function testRanksRunFromLeastToGreatest(): void

@@ -18,6 +18,7 @@ import NoteDialog from '@/components/NoteDialog.vue';
 import PlanBar from '@/components/PlanBar.vue';
 import UndoButtons from '@/components/UndoButtons.vue';
 import RStrip from '@/components/RStrip.vue';
+import ScanDialog from '@/components/ScanDialog.vue';
 import SparkLine from '@/components/SparkLine.vue';
 import { send } from '@/lib/http';
 import { useShortcuts } from '@/lib/keys';
@@ -32,6 +33,7 @@ import type {
     PeerData,
     PlanData,
     RequestData,
+    ScanHitData,
     Side,
 } from '@/types/data';
 
@@ -277,6 +279,16 @@ function addBeside(peer: PeerData): void {
     );
 }
 
+const scanning = ref(false);
+
+function addFound(hit: ScanHitData): void {
+    router.post(
+        '/plan/candidates',
+        { instrument: hit.instrument.id, source: 'scan', note: hit.note },
+        { preserveScroll: true, preserveState: true },
+    );
+}
+
 type Order = 'theme' | 'group' | 'kind';
 const GROUPS = 'watchpost-candidate-groups';
 const together = ref<Order | 'none'>((localStorage.getItem(GROUPS) as Order | null) ?? 'none');
@@ -318,6 +330,7 @@ const { travel, undoKeys } = useUndo();
 
 useShortcuts([
     { keys: 'a', does: 'add an instrument', run: () => document.getElementById('add-instrument')?.focus() },
+    { keys: 'f', does: 'find by a scan', run: () => (scanning.value = true) },
     { keys: 'ArrowDown', does: 'next candidate', run: () => choose(1) },
     { keys: 'ArrowUp', does: 'candidate before', run: () => choose(-1) },
     { keys: 'k', does: 'keep it', run: onChosen(keep) },
@@ -369,6 +382,7 @@ useShortcuts([
                             </span>
                         </template>
                     </AutoComplete>
+                    <Button size="small" severity="secondary" outlined @click="scanning = true">Find <kbd>f</kbd></Button>
                     <Button v-if="requests.length > 0" size="small" severity="secondary" outlined @click="requestsOpen = true">
                         {{ requests.length }} asked for <kbd>r</kbd>
                     </Button>
@@ -564,6 +578,7 @@ useShortcuts([
         >
             For an idea that is not your own: who told it, and where. Empty for one of your own.
         </NoteDialog>
+        <ScanDialog v-model:visible="scanning" @add="addFound" />
         <BesideDialog :candidate="beside" @close="beside = null" @add="addBeside" />
     </AppShell>
 </template>

@@ -1178,6 +1178,16 @@ export interface RosterReportData {
     faults: LineFaultData[];
 }
 
+export interface ScanHitData {
+    instrument: InstrumentData;
+    value: string;
+    note: string;
+    last: string | null;
+    facts: CandidateFactData[];
+    closes: number[];
+    onList: boolean;
+}
+
 export interface SeasonData {
     symbol: string;
     cycle: string;
