@@ -31,17 +31,25 @@ const hits = ref<ScanHitData[] | null>(null);
 const running = ref(false);
 const fault = ref('');
 
+/** Only the answer to what was asked last is shown, and nothing of an earlier one meanwhile. */
+let asked = '';
+
 async function run(): Promise<void> {
+    const query = String(new URLSearchParams({ scan: scan.value, sessions: sessions.value }));
+    asked = query;
     running.value = true;
     fault.value = '';
+    hits.value = null;
     try {
-        const query = new URLSearchParams({ scan: scan.value, sessions: sessions.value });
-        hits.value = await send<ScanHitData[]>('GET', `/plan/scan?${query}`);
-        localStorage.setItem(KEPT, JSON.stringify({ scan: scan.value, sessions: sessions.value }));
+        const answer = await send<ScanHitData[]>('GET', `/plan/scan?${query}`);
+        if (query === asked) {
+            hits.value = answer;
+            localStorage.setItem(KEPT, JSON.stringify({ scan: scan.value, sessions: sessions.value }));
+        }
     } catch (error) {
-        fault.value = (error as Error).message;
+        fault.value = query === asked ? (error as Error).message : fault.value;
     } finally {
-        running.value = false;
+        running.value = query !== asked;
     }
 }
 
@@ -75,8 +83,9 @@ function add(hit: ScanHitData): void {
             <Button type="submit" label="Scan" size="small" :loading="running" />
         </form>
         <p v-if="fault !== ''" class="error" role="alert">{{ fault }}</p>
-        <p v-else-if="hits !== null && hits.length === 0" class="muted">Nothing that is traded answers this today.</p>
-        <table v-else-if="hits !== null" aria-label="What was found, the strongest first">
+        <p v-else-if="hits === null" class="muted" role="status">Scanning…</p>
+        <p v-else-if="hits.length === 0" class="muted">Nothing that is traded answers this today.</p>
+        <table v-else aria-label="What was found, the strongest first">
             <thead>
                 <tr>
                     <th scope="col">Symbol</th>
