@@ -8,6 +8,7 @@ use App\Enums\DeliverySubject;
 use App\Jobs\DispatchDeliveries;
 use App\Models\Alert;
 use App\Models\PublishedSetup;
+use Illuminate\Support\Facades\DB;
 use Watchpost\Core\Outcomes\Event;
 
 /**
@@ -29,17 +30,26 @@ final readonly class Alarms
             if (! $event->kind->isTold() || $event->at < $published->armed_at) {
                 continue;
             }
+            $new += $this->tell($published, $number, $event) ? 1 : 0;
+        }
+
+        return $new;
+    }
+
+    /** The alert and the job that hands it out are written together: killed in between, there is neither, and it is told again. */
+    private function tell(PublishedSetup $published, int $number, Event $event): bool
+    {
+        return DB::transaction(function () use ($published, $number, $event): bool {
             $alert = Alert::query()->firstOrCreate(['published_setup_id' => $published->id, 'number' => $number], [
                 'at' => $event->at,
                 'kind' => $event->kind,
                 'what' => $this->words->withPrice($event),
             ]);
             if ($alert->wasRecentlyCreated) {
-                DispatchDeliveries::dispatch(DeliverySubject::Alert, $alert->id);
-                ++$new;
+                DispatchDeliveries::dispatch(DeliverySubject::Alert, $alert->id)->beforeCommit();
             }
-        }
 
-        return $new;
+            return $alert->wasRecentlyCreated;
+        });
     }
 }
