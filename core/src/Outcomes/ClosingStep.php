@@ -50,21 +50,15 @@ final readonly class ClosingStep
             $this->watch($run, $bar);
             $this->judge($run, $bar, $closed);
         }
-        if ($run->position->wasFilled()) {
-            $run->countSession($bar);
-        }
+        $run->countSession($bar);
         if ($waited && ! $filledBefore && isset($run->targets[0]) && $bar->high >= $run->targets[0]->price) {
             $run->targetFirst ??= $bar->session;
         }
         if ($ends) {
             $this->endSession($run, $bar);
         }
-        if ($run->isWaiting()) {
-            $this->missed($run, $bar, $closed, late: false);
-        }
-        if ($run->position->isOpen()) {
-            $this->moveStop($run, $bar);
-        }
+        $this->missed($run, $bar, $closed, late: false);
+        $this->moveStop($run, $bar);
     }
 
     /** Judge what is known to be over only because this bar, which has not acted yet, starts something later. */
@@ -139,18 +133,12 @@ final readonly class ClosingStep
             return;
         }
         $this->judge($run, $last, $closed);
-        if ($run->position->wasFilled()) {
-            $run->countSession($last);
-        }
+        $run->countSession($last);
         if ($sessionEnds) {
             $this->endSession($run, $last);
         }
-        if ($run->isWaiting()) {
-            $this->missed($run, $last, $closed, late: true);
-        }
-        if ($run->position->isOpen()) {
-            $this->moveStop($run, $last);
-        }
+        $this->missed($run, $last, $closed, late: true);
+        $this->moveStop($run, $last);
     }
 
     private function watch(SetupRun $run, Bar $bar): void
@@ -268,6 +256,9 @@ final readonly class ClosingStep
     /** @param array<string, FrameBar> $closed */
     private function missed(SetupRun $run, Bar $bar, array $closed, bool $late): void
     {
+        if (! $run->isWaiting()) {
+            return;
+        }
         foreach ($run->legs as $i => $state) {
             if (! $state->acts() || ($late && $state->leg->trigger->approach() !== null)) {
                 continue;
@@ -282,7 +273,7 @@ final readonly class ClosingStep
     /** All moves of a bar give one new stop, in force from the next bar on. */
     private function moveStop(SetupRun $run, Bar $bar): void
     {
-        if ($run->setup->stopMoves === []) {
+        if ($run->setup->stopMoves === [] || ! $run->position->isOpen()) {
             return;
         }
         $progress = new RunProgress($run);

@@ -39,7 +39,7 @@ final readonly class OutcomeEngine
             $this->open($run, $long);
             $this->inside($run, $long, $finer);
         }
-        $this->closing->apply($run, $long, $waited);
+        $this->close($run, $long, $waited);
     }
 
     /**

@@ -390,7 +390,7 @@ final class SetupRun
     /** The session of the first fill is 1; 0 before it. */
     public function countSession(Bar $bar): void
     {
-        if ($bar->session !== $this->lastHeldSession) {
+        if ($this->position->wasFilled() && $bar->session !== $this->lastHeldSession) {
             ++$this->sessionsSeen;
             $this->lastHeldSession = $bar->session;
         }

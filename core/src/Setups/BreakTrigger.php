@@ -58,7 +58,7 @@ final readonly class BreakTrigger extends Trigger
 
     public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
     {
-        return $bar->high < $this->price;
+        return ! $this->isReachedIn($bar);
     }
 
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict

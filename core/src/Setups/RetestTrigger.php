@@ -63,7 +63,7 @@ final readonly class RetestTrigger extends Trigger
 
     public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
     {
-        return ! $memory->armed || $bar->low > $this->plannedPrice();
+        return ! $memory->armed || ! $this->isReachedIn($bar);
     }
 
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict

@@ -46,7 +46,7 @@ final readonly class TouchTrigger extends Trigger
 
     public function isPassedBy(Bar $bar, TriggerMemory $memory): bool
     {
-        return $bar->low > $this->plannedPrice();
+        return ! $this->isReachedIn($bar);
     }
 
     public function atOpen(BarOpen $open, TriggerMemory $memory): OpenVerdict
