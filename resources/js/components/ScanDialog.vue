@@ -3,15 +3,16 @@ import Button from 'primevue/button';
 import Dialog from 'primevue/dialog';
 import InputText from 'primevue/inputtext';
 import Select from 'primevue/select';
-import { ref } from 'vue';
-import FactWords from '@/components/FactWords.vue';
-import SparkLine from '@/components/SparkLine.vue';
+import { computed, ref } from 'vue';
+import InstrumentTable from '@/components/InstrumentTable.vue';
 import { send } from '@/lib/http';
+import type { InstrumentRow } from '@/lib/instruments';
 import type { ScanHitData } from '@/types/data';
 
 /** Finds candidates by a question to everything that is traded; what it was last is remembered. */
 const visible = defineModel<boolean>('visible', { required: true });
-const emit = defineEmits<{ add: [hit: ScanHitData] }>();
+const props = defineProps<{ listed: number[] }>();
+const emit = defineEmits<{ add: [instrument: number, note: string] }>();
 
 const KEPT = 'watchpost-scan';
 const SCANS = [
@@ -53,9 +54,23 @@ async function run(): Promise<void> {
     }
 }
 
-function add(hit: ScanHitData): void {
-    hit.onList = true;
-    emit('add', hit);
+const rows = computed<InstrumentRow[]>(() =>
+    (hits.value ?? []).map((hit) => ({
+        id: hit.instrument.id,
+        symbol: hit.instrument.symbol,
+        kind: hit.instrument.kind,
+        name: `${hit.instrument.name}, ${hit.instrument.group}`,
+        marks: [],
+        closes: hit.closes,
+        figures: [hit.value, hit.last ?? ''],
+        facts: hit.facts,
+        isOwn: false,
+        onList: hit.onList || props.listed.includes(hit.instrument.id),
+    })),
+);
+
+function add(row: InstrumentRow): void {
+    emit('add', row.id, hits.value?.find((hit) => hit.instrument.id === row.id)?.note ?? '');
 }
 </script>
 
@@ -85,44 +100,13 @@ function add(hit: ScanHitData): void {
         <p v-if="fault !== ''" class="error" role="alert">{{ fault }}</p>
         <p v-else-if="hits === null" class="muted" role="status">Scanning…</p>
         <p v-else-if="hits.length === 0" class="muted">Nothing that is traded answers this today.</p>
-        <table v-else aria-label="What was found, the strongest first">
-            <thead>
-                <tr>
-                    <th scope="col">Symbol</th>
-                    <th scope="col" class="num">By how much</th>
-                    <th scope="col">60 sessions</th>
-                    <th scope="col" class="num">Last</th>
-                    <th scope="col">Facts</th>
-                    <th scope="col"><span class="visually-hidden">Add</span></th>
-                </tr>
-            </thead>
-            <tbody>
-                <tr v-for="hit in hits" :key="hit.instrument.id">
-                    <th scope="row">
-                        {{ hit.instrument.symbol }} <span class="muted">{{ hit.instrument.kind }}</span>
-                        <span class="name">{{ hit.instrument.name }}, {{ hit.instrument.group }}</span>
-                    </th>
-                    <td class="num">
-                        <strong>{{ hit.value }}</strong>
-                    </td>
-                    <td>
-                        <SparkLine
-                            v-if="hit.closes.length > 1"
-                            :values="hit.closes"
-                            :width="110"
-                            :height="34"
-                            :label="`Closes of ${hit.instrument.symbol}, 60 sessions`"
-                        />
-                    </td>
-                    <td class="num">{{ hit.last }}</td>
-                    <td><FactWords :facts="hit.facts" /></td>
-                    <td class="num">
-                        <span v-if="hit.onList" class="muted">on the list</span>
-                        <Button v-else label="Add" size="small" severity="secondary" outlined @click="add(hit)" />
-                    </td>
-                </tr>
-            </tbody>
-        </table>
+        <InstrumentTable
+            v-else
+            :rows="rows"
+            :figures="['By how much', 'Last']"
+            aria-label="What was found, the strongest first"
+            @add="add"
+        />
     </Dialog>
 </template>
 
@@ -139,41 +123,5 @@ function add(hit: ScanHitData): void {
 #scan-sessions {
     width: 64px;
     text-align: right;
-}
-table {
-    width: 100%;
-    border-collapse: collapse;
-    font-size: 14px;
-}
-th,
-td {
-    padding: 5px 8px;
-    border-bottom: 1px solid var(--hair);
-    text-align: left;
-    vertical-align: middle;
-}
-thead th {
-    font-size: 13px;
-    font-weight: 600;
-    color: var(--ink-3);
-}
-tbody th {
-    font-weight: 650;
-    white-space: nowrap;
-}
-tbody th .muted {
-    font-weight: 400;
-    font-size: 13px;
-}
-.num {
-    text-align: right;
-    white-space: nowrap;
-}
-.name {
-    display: block;
-    font-size: 13px;
-    font-weight: 400;
-    line-height: 16px;
-    color: var(--ink-3);
 }
 </style>

@@ -25,17 +25,7 @@ import { useShortcuts } from '@/lib/keys';
 import { readers } from '@/lib/tiers';
 import { useUndo } from '@/lib/undo';
 import { signed } from '@/lib/price';
-import type {
-    CandidateData,
-    CandidateFactData,
-    CandidateState,
-    InstrumentData,
-    PeerData,
-    PlanData,
-    RequestData,
-    ScanHitData,
-    Side,
-} from '@/types/data';
+import type { CandidateData, CandidateFactData, CandidateState, InstrumentData, PlanData, RequestData, Side } from '@/types/data';
 
 const props = defineProps<{
     plan: PlanData;
@@ -153,18 +143,28 @@ function add(instrument: InstrumentData): void {
     search.value = '';
     answered = '';
     finder.value?.hide();
+    put(
+        instrument.id,
+        {},
+        () => (chosenId.value = props.candidates.find((one) => one.instrument.id === instrument.id)?.id ?? null),
+    );
+}
+
+function put(instrument: number, more: { source?: 'scan'; note?: string }, done: () => void = () => undefined): void {
     router.post(
         '/plan/candidates',
-        { instrument: instrument.id },
+        { instrument, ...more },
         {
             preserveScroll: true,
             preserveState: true,
             onError: (errors) =>
-                toast.add({ severity: 'warn', summary: errors.instrument ?? 'It could not be added.', life: 5000 }),
-            onSuccess: () => (chosenId.value = props.candidates.find((one) => one.instrument.id === instrument.id)?.id ?? null),
+                toast.add({ severity: 'warn', summary: Object.values(errors)[0] ?? 'It could not be added.', life: 5000 }),
+            onSuccess: done,
         },
     );
 }
+
+const listed = computed(() => props.candidates.map((one) => one.instrument.id));
 
 function judge(
     candidate: CandidateData,
@@ -270,24 +270,7 @@ function lean(candidate: CandidateData, side: Side): void {
     change(candidate, 'side', { side: candidate.side === side ? null : side });
 }
 
-function addBeside(peer: PeerData): void {
-    const from = beside.value;
-    router.post(
-        '/plan/candidates',
-        { instrument: peer.instrumentId, note: `beside ${from?.instrument.symbol ?? ''}` },
-        { preserveScroll: true, preserveState: true },
-    );
-}
-
 const scanning = ref(false);
-
-function addFound(hit: ScanHitData): void {
-    router.post(
-        '/plan/candidates',
-        { instrument: hit.instrument.id, source: 'scan', note: hit.note },
-        { preserveScroll: true, preserveState: true },
-    );
-}
 
 type Order = 'theme' | 'group' | 'kind';
 const GROUPS = 'watchpost-candidate-groups';
@@ -578,8 +561,8 @@ useShortcuts([
         >
             For an idea that is not your own: who told it, and where. Empty for one of your own.
         </NoteDialog>
-        <ScanDialog v-model:visible="scanning" @add="addFound" />
-        <BesideDialog :candidate="beside" @close="beside = null" @add="addBeside" />
+        <ScanDialog v-model:visible="scanning" :listed="listed" @add="(id, note) => put(id, { source: 'scan', note })" />
+        <BesideDialog :candidate="beside" :listed="listed" @close="beside = null" @add="(id, note) => put(id, { note })" />
     </AppShell>
 </template>
 
