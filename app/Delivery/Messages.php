@@ -6,7 +6,6 @@ namespace App\Delivery;
 
 use App\Clock\TimeLabel;
 use App\Enums\DeliverySubject;
-use App\Enums\Sees;
 use App\Models\Alert;
 use App\Models\Edition;
 use App\Models\Update;
@@ -76,10 +75,10 @@ final class Messages
     private function alert(Alert $alert, Reader $reader): ?Message
     {
         $published = $alert->publishedSetup;
-        if ($reader->sees($published->readers, $published->edition->published_at) !== Sees::Full) {
+        if (! $reader->readsAll($published->readers, $published->edition->published_at)) {
             return null;
         }
-        $title = "{$published->instrument->symbol}: {$alert->what}";
+        $title = $alert->title();
 
         return new Message($title, "/editions/{$published->edition->number}", implode("\n\n", [
             "# {$title}",
@@ -99,7 +98,7 @@ final class Messages
     private function update(Update $update, Reader $reader): ?Message
     {
         $published = $update->publishedSetup;
-        if ($reader->sees($published->readers, $published->edition->published_at) !== Sees::Full) {
+        if (! $reader->readsAll($published->readers, $published->edition->published_at)) {
             return null;
         }
         $symbol = $published->instrument->symbol;

@@ -29,6 +29,11 @@ class Alert extends Model
         return ['kind' => EventKind::class];
     }
 
+    public function title(): string
+    {
+        return "{$this->publishedSetup->instrument->symbol}: {$this->what}";
+    }
+
     /** @return BelongsTo<PublishedSetup, $this> */
     public function publishedSetup(): BelongsTo
     {

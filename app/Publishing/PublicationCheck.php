@@ -24,6 +24,7 @@ use App\Planning\SetupReading;
 use App\Reading\Limits;
 use Watchpost\Core\InvalidInput;
 use Watchpost\Core\Market\ExchangeCalendar;
+use Watchpost\Core\Market\Series;
 use Watchpost\Core\Setups\Conditions\IndexSide;
 
 /**
@@ -130,11 +131,10 @@ final readonly class PublicationCheck
     }
 
     /** @return list<CheckLineData> */
-    private function stale(Candidate $candidate): array
+    private function stale(Candidate $candidate, Series $days): array
     {
         $calendar = $this->calendars->of($candidate->instrument);
         $expected = $calendar->finished($this->clock->moment())->date;
-        $days = $this->charts->series($candidate->instrument, 1);
         $last = $days->session[$days->count() - 1] ?? null;
 
         return $last !== null && $last >= $expected ? [] : [new CheckLineData(true, "{$candidate->instrument->symbol}: its prices are stale: ".($last === null ? 'there are none' : "the last are of {$this->times->shortDate($last)}").", and those of {$this->times->shortDate($expected)} are missing.", $candidate->id)];
@@ -145,10 +145,10 @@ final readonly class PublicationCheck
      *
      * @return list<CheckLineData>
      */
-    private function slips(Candidate $candidate, Plan $plan): array
+    private function slips(Candidate $candidate, Plan $plan, Series $days): array
     {
         $symbol = $candidate->instrument->symbol;
-        $prices = new PriceInput($candidate->instrument->grid(), $this->charts->series($candidate->instrument, 1)->lastClose());
+        $prices = new PriceInput($candidate->instrument->grid(), $days->lastClose());
         /** @var list<array{string, int|null}> $named */
         $named = $plan->levelsOn($candidate->instrument_id)->alive()->orderBy('id')->get()->map(static fn (Level $level): array => ["{$symbol}: the level", $level->price])->all();
         foreach ($candidate->setups as $row) {
@@ -190,11 +190,13 @@ final readonly class PublicationCheck
             return [new CheckLineData(true, "{$symbol} is kept but has no setup: plan it, or pass it with a reason.", $candidate->id)];
         }
 
-        return array_merge($this->stale($candidate), $this->slips($candidate, $plan), ...$candidate->setups->map(fn (Setup $setup): array => $this->setup($candidate, $plan, $setup))->values()->all());
+        $days = $this->charts->series($candidate->instrument, self::SERIES);
+
+        return array_merge($this->stale($candidate, $days), $this->slips($candidate, $plan, $days), ...$candidate->setups->map(fn (Setup $setup): array => $this->setup($candidate, $plan, $setup, $days))->values()->all());
     }
 
     /** @return list<CheckLineData> */
-    private function setup(Candidate $candidate, Plan $plan, Setup $row): array
+    private function setup(Candidate $candidate, Plan $plan, Setup $row, Series $days): array
     {
         $symbol = $candidate->instrument->symbol.($row->name === '' ? '' : ", {$row->name}");
         $draft = $row->draft();
@@ -217,8 +219,7 @@ final readonly class PublicationCheck
                 $lines[] = new CheckLineData(true, "{$symbol}: a condition names {$condition->symbol}, which is not known here.", $candidate->id);
             }
         }
-        $series = $this->charts->series($candidate->instrument, self::SERIES);
-        foreach ($this->reading->warnings($candidate, $setup, $draft->goodFor, $series, $this->charts->atr($series), Limits::of($plan->author)) as $warning) {
+        foreach ($this->reading->warnings($candidate, $setup, $draft->goodFor, $days, $this->charts->atr($days), Limits::of($plan->author)) as $warning) {
             $lines[] = new CheckLineData(false, "{$symbol}: ".lcfirst($warning), $candidate->id);
         }
         if ($setup->targets === []) {

@@ -6,9 +6,11 @@ namespace App\Reading;
 
 use App\Data\PeerData;
 use App\Market\BarRepository;
+use App\Market\MarketState;
 use App\Models\Candidate;
 use App\Models\Instrument;
 use App\Models\User;
+use Illuminate\Contracts\Cache\Repository;
 use Illuminate\Database\Eloquent\Collection;
 use Watchpost\Core\Levels\Distance;
 use Watchpost\Core\Market\InstrumentKind;
@@ -19,12 +21,13 @@ use Watchpost\Core\Statistics\Correlation;
 final readonly class Peers
 {
     public const SESSIONS = 60;
+    private const KEPT_FOR = 86_400;
     /** Correlation from which another moves as the candidate does. */
     private const ALIKE = 0.5;
     /** What stands in should cost no more than this part of the candidate's price. */
     private const CHEAPER = 0.7;
 
-    public function __construct(private BarRepository $bars, private CandidateFacts $facts)
+    public function __construct(private BarRepository $bars, private CandidateFacts $facts, private MarketState $state, private Repository $cache)
     {
     }
 
@@ -50,6 +53,13 @@ final readonly class Peers
 
     /** @return array<string, string> the symbol of the share that leads, by industry */
     public function leaders(): array
+    {
+        /** @var array<string, string> */
+        return $this->cache->remember("leaders.{$this->state->key()}", self::KEPT_FOR, $this->readLeaders(...));
+    }
+
+    /** @return array<string, string> */
+    private function readLeaders(): array
     {
         $leaders = [];
         foreach (Instrument::query()->where('kind', InstrumentKind::Share)->get()->groupBy('group') as $group => $members) {

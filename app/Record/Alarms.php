@@ -24,10 +24,14 @@ final readonly class Alarms
     /** @return int how many are new */
     public function ring(PublishedSetup $published): int
     {
+        if ($published->armed_at === null) {
+            return 0;
+        }
+        $told = Alert::query()->where('published_setup_id', $published->id)->pluck('id', 'number');
         $new = 0;
-        foreach ($published->armed_at === null ? [] : $published->outcome()->first()->run['events'] ?? [] as $number => $state) {
+        foreach ($published->outcome()->first()->run['events'] ?? [] as $number => $state) {
             $event = Event::fromState($state);
-            if (! $event->kind->isTold() || $event->at < $published->armed_at) {
+            if ($told->has($number) || ! $event->kind->isTold() || $event->at < $published->armed_at) {
                 continue;
             }
             $new += $this->tell($published, $number, $event) ? 1 : 0;

@@ -98,7 +98,7 @@ final readonly class SubscribersPresenter
         if ($subject === DeliverySubject::Alert) {
             $alert = Alert::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
 
-            return ["{$alert->publishedSetup->instrument->symbol}: {$alert->what}", "/editions/{$alert->publishedSetup->edition->number}"];
+            return [$alert->title(), "/editions/{$alert->publishedSetup->edition->number}"];
         }
         $update = Update::query()->with(['publishedSetup.edition', 'publishedSetup.instrument'])->findOrFail($id);
 
